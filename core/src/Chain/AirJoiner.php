@@ -1,0 +1,239 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Chain;
+
+use Linguator\Core\Gear\Box;
+use Linguator\Core\Gear\Handset;
+use Linguator\Core\Gear\Module;
+use Linguator\Core\Gear\Protocol;
+use Linguator\Core\Gear\Radio;
+use Linguator\Core\Gear\Receiver;
+use Linguator\Core\Timing\LatencyStage;
+
+/**
+ * Judges a radio and a receiver: family, variant and frame period (M15), firmware generation (M8),
+ * region (M9), channel mode (M10), channels (M12); what is needed and not known gives M13.
+ */
+final class AirJoiner
+{
+    private const TRANSIT_MS = 1.0;
+
+    private const UNKNOWN_PERIOD_MS = 14.0;
+
+    private const EPSILON = 1e-9;
+
+    private const EIGHT = '1-8';
+
+    private const SIXTEEN = '1-16';
+
+    /** @var array<string, list<Joint>> */
+    private array $memo = [];
+
+    public function __construct(private readonly JoinContext $context) {}
+
+    /** @return list<Radio> */
+    public static function radiosOf(Box $sender): array
+    {
+        return match (true) {
+            $sender instanceof Handset => $sender->radios,
+            $sender instanceof Module => [$sender->radio],
+            default => [],
+        };
+    }
+
+    /** @return list<Joint> Every way in which the two join, earliest radio and protocols first. */
+    public function joints(Box $sender, Receiver $receiver): array
+    {
+        return $this->memo[$sender->id()."\0".$receiver->id] ??= $this->allJoints($sender, $receiver);
+    }
+
+    /** @return list<Joint> */
+    private function allJoints(Box $sender, Receiver $receiver): array
+    {
+        $joints = [];
+        foreach (self::radiosOf($sender) as $radio) {
+            foreach ($radio->protocols as $sent) {
+                foreach ($receiver->protocols as $heard) {
+                    $verdict = $sent->family === $heard->family ? $this->judge($sender, $radio, $sent, $receiver, $heard) : null;
+                    if ($verdict instanceof Joint) {
+                        $joints[] = $verdict;
+                    }
+                }
+            }
+        }
+
+        return $joints;
+    }
+
+    /** The least bad reason why the two do not join, or null if some protocols do. */
+    public function nearestMisfit(Box $sender, Receiver $receiver): ?Misfit
+    {
+        $nearest = null;
+        foreach (self::radiosOf($sender) as $radio) {
+            foreach ($radio->protocols as $sent) {
+                foreach ($receiver->protocols as $heard) {
+                    $verdict = $this->judge($sender, $radio, $sent, $receiver, $heard);
+                    if ($verdict instanceof Joint) {
+                        return null;
+                    }
+                    if ($nearest === null || $verdict->weight() < $nearest->weight()) {
+                        $nearest = $verdict;
+                    }
+                }
+            }
+        }
+
+        return $nearest ?? Misfit::family();
+    }
+
+    private function judge(Box $sender, Radio $radio, Protocol $sent, Receiver $receiver, Protocol $heard): Joint|Misfit
+    {
+        if ($sent->family !== $heard->family) {
+            return Misfit::family();
+        }
+        $judgement = new Judgement($sender, $receiver);
+        $this->judgeVariant($sent, $heard, $judgement);
+        $frame = $this->commonFrame($sent, $heard, $judgement);
+        $this->judgeSame($sent->firmware, $heard->firmware, 'M8', 'firmware generation', $judgement);
+        $this->judgeSame($sent->region, $heard->region, 'M9', 'region', $judgement);
+        $judgement->needs($this->context->channels, $sent->channels, 'channels sent');
+        $judgement->needs($this->context->channels, $heard->channels, 'channels received');
+        if ($sender instanceof Handset) {
+            $judgement->needs($this->context->channels, $sender->channels, "the handset's channels");
+        }
+        $mode = $this->channelMode($sent, $receiver, $judgement);
+        if ($judgement->misses !== []) {
+            return new Misfit($judgement->misses);
+        }
+        $via = self::via($sent, $heard);
+
+        return new Joint(
+            $sender,
+            $receiver,
+            $via,
+            self::changes($sender, $radio, $sent, $receiver, $heard, $via, $frame, $mode),
+            $judgement->allFindings(),
+            new LatencyStage("$via to $receiver->name", $frame ?? self::UNKNOWN_PERIOD_MS, self::TRANSIT_MS, $mode === self::SIXTEEN ? 2 : 1),
+            array_filter([
+                'radio' => $sender instanceof Handset ? $radio->id : null,
+                'frame_ms' => $frame,
+                'channel_mode' => $mode,
+                'region' => $sent->region ?? $heard->region,
+            ], static fn (mixed $value): bool => $value !== null),
+            sent: $sent,
+            heard: $heard,
+        );
+    }
+
+    private function judgeVariant(Protocol $sent, Protocol $heard, Judgement $judgement): void
+    {
+        if ($sent->variant === Protocol::AUTO && $heard->refusesAuto) {
+            $judgement->miss('M15');
+        } elseif ($sent->variant === Protocol::AUTO || $heard->variant === Protocol::AUTO) {
+            return;
+        } elseif ($sent->variant === null || $heard->variant === null) {
+            $judgement->notKnown('variant');
+        } elseif ($sent->variant !== $heard->variant) {
+            $judgement->miss('M15');
+        }
+    }
+
+    /** The shortest frame period both can use, or the shortest of the one end that is known (ms). */
+    private function commonFrame(Protocol $sent, Protocol $heard, Judgement $judgement): ?float
+    {
+        if ($sent->framesMs === null || $heard->framesMs === null) {
+            $known = $sent->framesMs ?? $heard->framesMs;
+
+            return $known === null || $known === [] ? null : min($known);
+        }
+        $common = array_filter($sent->framesMs, static function (float $ms) use ($heard): bool {
+            foreach ($heard->framesMs ?? [] as $other) {
+                if (abs($ms - $other) <= self::EPSILON) {
+                    return true;
+                }
+            }
+
+            return false;
+        });
+        if ($common === []) {
+            $judgement->miss('M15');
+
+            return null;
+        }
+
+        return min($common);
+    }
+
+    private function judgeSame(?string $sent, ?string $heard, string $code, string $what, Judgement $judgement): void
+    {
+        if ($sent !== null && $heard !== null && $sent !== $heard) {
+            $judgement->miss($code);
+        } elseif (($sent === null) !== ($heard === null)) {
+            $judgement->check($code, "The $what is known of one end only (".($sent ?? $heard).').', "Ends of different $what do not hear each other.");
+        }
+    }
+
+    /** Fewer channels are faster, so 1–8 is tried first where that is enough. */
+    private function channelMode(Protocol $sent, Receiver $receiver, Judgement $judgement): ?string
+    {
+        if ($sent->modes === null) {
+            return null;
+        }
+        $wanted = $this->context->channels <= 8 ? [self::EIGHT, self::SIXTEEN] : [self::SIXTEEN];
+        $tried = array_values(array_intersect($wanted, $sent->modes));
+        if ($tried === []) {
+            $judgement->miss('M10');
+
+            return null;
+        }
+        if ($receiver->channelModes === null) {
+            $judgement->check('M10', "It is not known whether $receiver->name takes channel mode $tried[0].", 'Some receivers misbehave unless all 16 channels are sent.');
+
+            return $tried[0];
+        }
+        $taken = array_values(array_intersect($tried, $receiver->channelModes));
+        if ($taken === []) {
+            $judgement->miss('M10');
+
+            return null;
+        }
+        if ($taken[0] !== $tried[0]) {
+            $judgement->note('M10', "$receiver->name does not take channel mode $tried[0]; $taken[0] is used.", 'All 16 channels go in two halves: the delay of this link doubles.');
+        }
+
+        return $taken[0];
+    }
+
+    private static function via(Protocol $sent, Protocol $heard): string
+    {
+        $fixed = array_values(array_filter([$sent->variant, $heard->variant], static fn (?string $variant): bool => $variant !== null && $variant !== Protocol::AUTO));
+        $variant = $fixed[0] ?? ($sent->variant ?? $heard->variant);
+
+        return $variant === null ? $sent->family : "$sent->family/$variant";
+    }
+
+    /** @return list<SettingChange> */
+    private static function changes(Box $sender, Radio $radio, Protocol $sent, Receiver $receiver, Protocol $heard, string $via, ?float $frame, ?string $mode): array
+    {
+        $changes = [];
+        if ($radio->index > 0) {
+            $changes[] = new SettingChange($sender->id(), 'radio', $radio->id);
+        }
+        if ($sent->index > 0) {
+            $changes[] = new SettingChange($sender->id(), 'protocol', $via);
+        }
+        if ($heard->index > 0) {
+            $changes[] = new SettingChange($receiver->id, 'protocol', $via);
+        }
+        if ($frame !== null && $sent->framesMs !== null && abs($frame - $sent->framesMs[0]) > self::EPSILON) {
+            $changes[] = new SettingChange($sender->id(), 'frame_ms', $frame);
+        }
+        if ($mode !== null && $mode !== ($sent->modes[0] ?? null)) {
+            $changes[] = new SettingChange($sender->id(), 'channel_mode', $mode);
+        }
+
+        return $changes;
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Chain;
+
+use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Severity;
+use Linguator\Core\Gear\Box;
+
+/** Collects what speaks against a coupling and what about it is not known. */
+final class Judgement
+{
+    /** @var list<string> */
+    public array $misses = [];
+
+    /** @var list<Finding> */
+    public array $findings = [];
+
+    /** @var list<string> */
+    private array $unknown = [];
+
+    public function __construct(private readonly Box $from, private readonly Box $to) {}
+
+    public function miss(string $code): void
+    {
+        if (! in_array($code, $this->misses, true)) {
+            $this->misses[] = $code;
+        }
+    }
+
+    public function notKnown(string $what): void
+    {
+        $this->unknown[] = $what;
+    }
+
+    /** At least so many are needed (M12), where the number is known (M13). */
+    public function needs(int $needed, ?int $there, string $what): void
+    {
+        if ($there === null) {
+            $this->notKnown($what);
+        } elseif ($there < $needed) {
+            $this->miss('M12');
+        }
+    }
+
+    public function check(string $code, string $message, string $why): void
+    {
+        $this->add($code, Severity::Check, $message, $why);
+    }
+
+    public function note(string $code, string $message, string $why): void
+    {
+        $this->add($code, Severity::Note, $message, $why);
+    }
+
+    private function add(string $code, Severity $severity, string $message, string $why): void
+    {
+        $this->findings[] = new Finding($code, $severity, $message, why: $why, from: $this->from->id(), to: $this->to->id());
+    }
+
+    /** @return list<Finding> */
+    public function allFindings(): array
+    {
+        if ($this->unknown === []) {
+            return $this->findings;
+        }
+
+        return [...$this->findings, new Finding('M13', Severity::Check,
+            "Not known between {$this->from->name()} and {$this->to->name()}: ".implode(', ', $this->unknown).'.',
+            why: 'They may join, or not; nobody has said.', change: 'Look it up or measure it, and enter it on the card.',
+            from: $this->from->id(), to: $this->to->id())];
+    }
+}

@@ -1,0 +1,298 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Chain;
+
+use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Severity;
+use Linguator\Core\Gear\Box;
+use Linguator\Core\Gear\Handset;
+use Linguator\Core\Gear\Module;
+use Linguator\Core\Gear\Receiver;
+
+/**
+ * Finds the best three chains from a handset to a craft over a whole shelf.
+ *
+ * Chains number in the hundred thousands once a relay is allowed, so it does not build them all: parts are taken up
+ * cheapest first, and dropped as soon as the least they can still cost is more than the third best found.
+ */
+final class PathSearch
+{
+    public const BEST = 3;
+
+    /** Handset, receiver, module, receiver, craft. */
+    private const RELAY_BOXES = 5;
+
+    /** @var list<Path> Best first. */
+    private array $best = [];
+
+    private readonly AirJoiner $air;
+
+    private readonly WireWays $ways;
+
+    /** @var list<Receiver> */
+    private readonly array $receivers;
+
+    /** @var array<string, Cost|null> By receiver id: the least from it to the craft, itself included; null: it cannot be the last. */
+    private array $ends = [];
+
+    private function __construct(private readonly PlanRequest $request)
+    {
+        $context = $request->context();
+        $this->air = new AirJoiner($context);
+        $this->ways = new WireWays(new WireJoiner($context), $request->converters(), $request->controllers, $request->craft);
+        $this->receivers = $request->receivers();
+    }
+
+    /** @return list<Path> Best first, at most three; empty when nothing joins. */
+    public static function best(PlanRequest $request): array
+    {
+        $search = new self($request);
+        $search->searchDirect();
+        if ($request->allowRelay) {
+            $search->searchRelays();
+        }
+
+        return $search->best;
+    }
+
+    private function searchDirect(): void
+    {
+        $open = [];
+        foreach ($this->heads() as [$sender, $head]) {
+            foreach ($this->receivers as $receiver) {
+                $end = $this->end($receiver);
+                $joints = $end === null || ! $this->holdsAll($sender, $receiver) ? [] : $this->air->joints($sender, $receiver);
+                if ($joints !== [] && $end !== null) {
+                    $bound = $head->least->plus(Cost::leastOf($joints))->plus($end);
+                    $open[] = [$bound, $head, $receiver, $joints];
+                }
+            }
+        }
+        usort($open, static fn (array $a, array $b): int => $a[0]->compare($b[0]));
+        foreach ($open as [$bound, $head, $receiver, $joints]) {
+            if ($this->isTooDear($bound)) {
+                break;
+            }
+            $this->finish($head, $receiver, $joints);
+        }
+    }
+
+    /** Whether everything that must be there is, in a chain with one receiver. */
+    private function holdsAll(Box $sender, Receiver $receiver): bool
+    {
+        return array_diff($this->request->mustReceivers, [$receiver->id]) === []
+            && array_diff($this->request->mustModules, [$sender->id()]) === [];
+    }
+
+    /**
+     * Ways from the handset to what sends first: its own radio, or a module.
+     *
+     * @return list<array{Handset|Module, Segment}>
+     */
+    private function heads(): array
+    {
+        $heads = [[$this->request->handset, Segment::start()]];
+        foreach ($this->request->modules() as $module) {
+            foreach ($this->ways->between($this->request->handset, $module, []) as $way) {
+                $heads[] = [$module, $way];
+            }
+        }
+
+        return $heads;
+    }
+
+    /** The least a receiver costs as the last one, with what follows; null if no craft can be reached from it. */
+    private function end(Receiver $receiver): ?Cost
+    {
+        if (! array_key_exists($receiver->id, $this->ends)) {
+            $tails = $this->ways->tails($receiver);
+            $fixes = count(array_filter($this->findingsAtEnd($receiver), static fn (Finding $finding): bool => $finding->severity === Severity::Fix));
+            $this->ends[$receiver->id] = $tails === [] ? null : self::floor($tails[0])->plusBox($fixes);
+        }
+
+        return $this->ends[$receiver->id];
+    }
+
+    /** What a tail costs at least, also when some of its converters are already used elsewhere. */
+    private static function floor(Segment $tail): Cost
+    {
+        return $tail->converters === [] ? $tail->least : new Cost(0, count($tail->boxes) - count($tail->converters) + 1, 0, 0.0);
+    }
+
+    /** @return list<Finding> */
+    private function findingsAtEnd(Receiver $receiver): array
+    {
+        return [...$this->reserved($receiver), ...$this->ways->fed($receiver)];
+    }
+
+    /** @return list<Finding> */
+    private function reserved(Receiver $receiver): array
+    {
+        return PathRules::reserved($receiver, $this->request->functions, $this->request->channels);
+    }
+
+    /** @param non-empty-list<Joint> $joints */
+    private function finish(Segment $head, Receiver $receiver, array $joints): void
+    {
+        $start = $head->to($receiver, $joints, $this->findingsAtEnd($receiver));
+        $dataLost = $this->losesData($start);
+        foreach ($this->ways->tails($receiver, $head->converters) as $tail) {
+            $whole = $start->then($tail);
+            if ($this->isTooDear($whole->least)) {
+                break;
+            }
+            if (! $this->isBeatenByName($whole, $dataLost)) {
+                $this->offer($whole);
+            }
+        }
+    }
+
+    private function searchRelays(): void
+    {
+        if ($this->isTooDear(new Cost(0, self::RELAY_BOXES - 1 + count($this->request->controllers), 0, 0.0))) {
+            return;
+        }
+        $seconds = $this->secondHops();
+        $open = [];
+        foreach ($this->receivers as $first) {
+            $onward = $this->onward($first, $seconds);
+            if ($onward === []) {
+                continue;
+            }
+            foreach ($this->heads() as [$sender, $head]) {
+                $joints = $this->air->joints($sender, $first);
+                if ($joints !== []) {
+                    $middle = $head->to($first, $joints, $this->reserved($first));
+                    $open[] = [$middle->least->plus($onward[0][0]), $middle, $sender, $first, $onward];
+                }
+            }
+        }
+        usort($open, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: Path::compareIds($a[1]->ids(), $b[1]->ids()));
+        foreach ($open as [$bound, $middle, $sender, $first, $onward]) {
+            if ($this->isTooDear($bound)) {
+                break;
+            }
+            $this->expand($middle, $sender, $first, $onward, $seconds);
+        }
+    }
+
+    /**
+     * For each module what its second hop reaches: receivers with the least they cost to the end, cheapest first.
+     *
+     * @return array<string, list<array{Cost, Receiver, non-empty-list<Joint>}>>
+     */
+    private function secondHops(): array
+    {
+        $hops = [];
+        foreach ($this->request->modules() as $module) {
+            $reached = [];
+            foreach ($this->receivers as $receiver) {
+                $end = $this->end($receiver);
+                $joints = $end === null ? [] : $this->air->joints($module, $receiver);
+                if ($joints !== [] && $end !== null) {
+                    $reached[] = [Cost::leastOf($joints)->plus($end), $receiver, $joints];
+                }
+            }
+            usort($reached, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: strcmp($a[1]->id, $b[1]->id));
+            $hops[$module->id] = $reached;
+        }
+
+        return $hops;
+    }
+
+    /**
+     * The modules a relay's first receiver can be wired to, with the least from there to the craft, cheapest first.
+     *
+     * @param  array<string, list<array{Cost, Receiver, non-empty-list<Joint>}>>  $seconds
+     * @return list<array{Cost, Module}>
+     */
+    private function onward(Receiver $first, array $seconds): array
+    {
+        $onward = [];
+        foreach ($this->request->modules() as $module) {
+            $ways = $seconds[$module->id] === [] ? [] : $this->ways->between($first, $module, []);
+            if ($ways !== []) {
+                $wire = $ways[0]->converters === [] ? $ways[0]->least : new Cost(0, 2, 0, 0.0);
+                $onward[] = [$wire->plus($seconds[$module->id][0][0]), $module];
+            }
+        }
+        usort($onward, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: strcmp($a[1]->id, $b[1]->id));
+
+        return $onward;
+    }
+
+    /**
+     * @param  list<array{Cost, Module}>  $onward
+     * @param  array<string, list<array{Cost, Receiver, non-empty-list<Joint>}>>  $seconds
+     */
+    private function expand(Segment $middle, Box $sender, Receiver $first, array $onward, array $seconds): void
+    {
+        foreach ($onward as [$rest, $module]) {
+            if ($this->isTooDear($middle->least->plus($rest))) {
+                break;
+            }
+            if ($module === $sender || array_diff($this->request->mustModules, [$sender->id(), $module->id]) !== []) {
+                continue;
+            }
+            foreach ($this->ways->between($first, $module, $middle->converters) as $way) {
+                $head = $middle->then($way);
+                foreach ($seconds[$module->id] as [$least, $receiver, $joints]) {
+                    if ($this->isTooDear($head->least->plus($least))) {
+                        break;
+                    }
+                    if ($receiver !== $first && array_diff($this->request->mustReceivers, [$first->id, $receiver->id]) === []) {
+                        $this->finish($head, $receiver, $joints);
+                    }
+                }
+            }
+        }
+    }
+
+    /** More than the third best, whatever else; the handset itself is counted here. */
+    private function isTooDear(Cost $least): bool
+    {
+        return isset($this->best[self::BEST - 1]) && $least->plusBox()->compare($this->best[self::BEST - 1]->cost) > 0;
+    }
+
+    /** As dear as the third best at least, and behind it by telemetry or by the ids. */
+    private function isBeatenByName(Segment $whole, bool $dataLost): bool
+    {
+        $third = $this->best[self::BEST - 1] ?? null;
+        if ($third === null || $whole->least->plusBox()->compare($third->cost) < 0) {
+            return false;
+        }
+        $rank = $third->telemetry->rank();
+        $atBest = $dataLost ? Telemetry::None->rank() : Telemetry::Full->rank();
+
+        return $atBest > $rank
+            || ($atBest === $rank && Path::compareIds($whole->ids(), array_slice($third->ids(), 1)) > 0);
+    }
+
+    /** Whether no data can come back from the last receiver. */
+    private function losesData(Segment $toReceiver): bool
+    {
+        foreach ($toReceiver->couplings as $k => $joints) {
+            $box = $toReceiver->boxes[$k];
+            $carries = array_filter($joints, static fn (Joint $joint): bool => $joint->isAir() || $joint->bringsDataBack());
+            if ($carries === [] || ($box instanceof Receiver && $box->telemetry !== true) || in_array($box->id(), $toReceiver->converters, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Takes the best combination of ways along these boxes into the best three, if it belongs there. */
+    private function offer(Segment $whole): void
+    {
+        $path = PathChoice::best($whole, $this->best[self::BEST - 1] ?? null);
+        if ($path === null) {
+            return;
+        }
+        $this->best[] = $path;
+        usort($this->best, static fn (Path $a, Path $b): int => $a->compare($b));
+        $this->best = array_slice($this->best, 0, self::BEST);
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Chain;
+
+use Linguator\Core\Finding\Finding;
+use Linguator\Core\Gear\Box;
+
+/** A part of a chain behind its first box: the boxes that follow and every way in which each coupling joins. */
+final readonly class Segment
+{
+    /**
+     * @param  list<Box>  $boxes
+     * @param  list<non-empty-list<Joint>>  $couplings  One for each box.
+     * @param  list<Finding>  $boxFindings
+     * @param  list<string>  $converters  Ids of the converters in it.
+     */
+    private function __construct(
+        public array $boxes,
+        public array $couplings,
+        public Cost $least,
+        public array $boxFindings,
+        public array $converters,
+    ) {}
+
+    public static function start(): self
+    {
+        return new self([], [], Cost::zero(), [], []);
+    }
+
+    /**
+     * @param  non-empty-list<Joint>  $joints
+     * @param  list<Finding>  $findings  Those of the box itself.
+     */
+    public function to(Box $box, array $joints, array $findings = [], bool $isConverter = false): self
+    {
+        $fixes = count(array_filter($findings, static fn (Finding $finding): bool => $finding->severity->value === 'fix'));
+
+        return new self(
+            [...$this->boxes, $box],
+            [...$this->couplings, $joints],
+            $this->least->plus(Cost::leastOf($joints))->plusBox($fixes),
+            [...$this->boxFindings, ...$findings],
+            $isConverter ? [...$this->converters, $box->id()] : $this->converters,
+        );
+    }
+
+    public function then(self $next): self
+    {
+        return new self(
+            [...$this->boxes, ...$next->boxes],
+            [...$this->couplings, ...$next->couplings],
+            $this->least->plus($next->least),
+            [...$this->boxFindings, ...$next->boxFindings],
+            [...$this->converters, ...$next->converters],
+        );
+    }
+
+    /** @return list<string> */
+    public function ids(): array
+    {
+        return array_map(static fn (Box $box): string => $box->id(), $this->boxes);
+    }
+}

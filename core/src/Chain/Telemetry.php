@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Chain;
+
+use Linguator\Core\Gear\Controller;
+use Linguator\Core\Gear\Converter;
+use Linguator\Core\Gear\Receiver;
+
+/** How far data comes back: from the craft, from the last receiver only, or not at all. */
+enum Telemetry: string
+{
+    case Full = 'full';
+    case Link = 'link';
+    case None = 'none';
+
+    public function rank(): int
+    {
+        return match ($this) {
+            self::Full => 0,
+            self::Link => 1,
+            self::None => 2,
+        };
+    }
+
+    /** @param non-empty-list<Joint> $joints */
+    public static function of(array $joints): self
+    {
+        $behind = false;
+        $full = $joints[count($joints) - 1]->to instanceof Controller;
+        $lastReceiver = 0;
+        foreach ($joints as $k => $joint) {
+            $lastReceiver = $joint->to instanceof Receiver ? $k : $lastReceiver;
+        }
+        foreach ($joints as $k => $joint) {
+            $behind = $k > $lastReceiver;
+            $broken = ($joint->to instanceof Receiver && $joint->to->telemetry !== true)
+                || $joint->to instanceof Converter
+                || (! $joint->isAir() && ! $joint->bringsDataBack());
+            if ($broken && ! $behind) {
+                return self::None;
+            }
+            $full = $full && ! $broken;
+        }
+
+        return $full ? self::Full : self::Link;
+    }
+}

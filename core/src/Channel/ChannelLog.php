@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Channel;
+
+use Linguator\Core\Document\DocumentError;
+
+/** Channel values over time: rows of pulse widths in microseconds at rising times in milliseconds. */
+final readonly class ChannelLog
+{
+    /** A channel has moved when it leaves its rest by more than this (µs). */
+    public const MOVED_US = 50.0;
+
+    /**
+     * @param  non-empty-list<float>  $times
+     * @param  non-empty-list<non-empty-list<float>>  $columns  By channel, from channel 1.
+     */
+    private function __construct(public array $times, public array $columns) {}
+
+    /**
+     * @param  list<float>  $times
+     * @param  list<list<float>>  $rows
+     *
+     * @throws DocumentError if the log is empty, a row has another number of values than the first, or time runs backwards.
+     */
+    public static function fromRows(array $times, array $rows): self
+    {
+        if ($times === [] || $rows === []) {
+            throw DocumentError::at('log', 'The log is empty; expected rows of channel values over time.');
+        }
+        $width = count($rows[0]);
+        if ($width === 0) {
+            throw DocumentError::at('log.0.us', 'The first row has no values; expected one for each channel.');
+        }
+        foreach ($rows as $k => $row) {
+            if (count($row) !== $width) {
+                throw DocumentError::at("log.$k.us", sprintf('Found %d values; expected %d, as in the first row.', count($row), $width));
+            }
+            if ($k > 0 && $times[$k] < $times[$k - 1]) {
+                throw DocumentError::at("log.$k.t_ms", sprintf('Time runs backwards: %s ms comes after %s ms.', $times[$k], $times[$k - 1]));
+            }
+        }
+        /** @var non-empty-list<non-empty-list<float>> $columns */
+        $columns = array_map(static fn (int $channel): array => array_column($rows, $channel), range(0, $width - 1));
+
+        return new self($times, $columns);
+    }
+
+    /** The median of a channel over the whole log: where its stick rests. */
+    public function rest(int $channel): float
+    {
+        $values = $this->columns[$channel - 1];
+        sort($values);
+        $middle = intdiv(count($values), 2);
+
+        return count($values) % 2 === 1 ? $values[$middle] : ($values[$middle - 1] + $values[$middle]) / 2;
+    }
+
+    /** @return list<Movement> Every stretch in which a channel was away from its rest, by time; not yet joined to sticks. */
+    public function stretches(): array
+    {
+        $stretches = [];
+        foreach (array_keys($this->columns) as $index) {
+            array_push($stretches, ...$this->stretchesOf($index + 1));
+        }
+        usort($stretches, static fn (Movement $a, Movement $b): int => [$a->from, $a->to] <=> [$b->from, $b->to]);
+
+        return $stretches;
+    }
+
+    /** @return list<Movement> */
+    private function stretchesOf(int $channel): array
+    {
+        $rest = $this->rest($channel);
+        $stretches = [];
+        $start = null;
+        $last = 0;
+        foreach ($this->columns[$channel - 1] as $row => $value) {
+            if (abs($value - $rest) > self::MOVED_US) {
+                $start ??= $row;
+                $last = $row;
+            } elseif ($start !== null) {
+                $stretches[] = $this->stretch($channel, $start, $last, $rest);
+                $start = null;
+            }
+        }
+        if ($start !== null) {
+            $stretches[] = $this->stretch($channel, $start, $last, $rest);
+        }
+
+        return $stretches;
+    }
+
+    private function stretch(int $channel, int $first, int $last, float $rest): Movement
+    {
+        return new Movement($this->times[$first], $this->times[$last], [$channel => $this->columns[$channel - 1][$first] > $rest]);
+    }
+}

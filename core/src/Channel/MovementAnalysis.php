@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Channel;
+
+use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Severity;
+
+/**
+ * Finds from a channel log which stick rides on which channel.
+ *
+ * The user moved known sticks one after another, each to both ends and back, up, right or forward first.
+ */
+final readonly class MovementAnalysis
+{
+    /** A centred stick may rest this far from 1500 µs. */
+    private const CENTRE_US = 1500.0;
+
+    private const OFF_CENTRE_US = 10.0;
+
+    /** A stick without a spring rests within this of one of its ends (µs). */
+    private const AT_END_US = 150.0;
+
+    private const SHORT_TRAVEL_US = 800.0;
+
+    private const LOWEST_US = 900.0;
+
+    private const HIGHEST_US = 2100.0;
+
+    /** @var list<Movement> */
+    private array $movements;
+
+    /** @var array<int, array{letter: Letter, reversed: bool}> By channel. */
+    private array $assigned;
+
+    /** @param list<Letter> $sequence The sticks in the sequence in which they were moved. */
+    public function __construct(private ChannelLog $log, private array $sequence, private ?ChannelOrder $expected = null)
+    {
+        $this->movements = self::join($log->stretches());
+        $this->assigned = $this->assign();
+    }
+
+    /** The order, if all four letters were found on channels 1–4. */
+    public function order(): ?ChannelOrder
+    {
+        $byChannel = array_map(static fn (array $found): Letter => $found['letter'], $this->assigned);
+        $onFirstFour = array_filter($byChannel, static fn (int $channel): bool => $channel <= 4, ARRAY_FILTER_USE_KEY);
+
+        return count($onFirstFour) === 4 ? ChannelOrder::fromChannels($onFirstFour) : null;
+    }
+
+    /** @return list<array{channel: int, letter: string|null, reversed: bool|null, min: float, rest: float, max: float, moved: bool}> */
+    public function channels(): array
+    {
+        return array_map(fn (int $index): array => $this->channel($index + 1), array_keys($this->log->columns));
+    }
+
+    /** @return list<Finding> */
+    public function findings(): array
+    {
+        $findings = [...$this->movementFindings(), ...$this->orderFindings()];
+        foreach ($this->channels() as $channel) {
+            array_push($findings, ...$this->channelFindings($channel));
+        }
+
+        return $findings;
+    }
+
+    /** @return array{channel: int, letter: string|null, reversed: bool|null, min: float, rest: float, max: float, moved: bool} */
+    private function channel(int $channel): array
+    {
+        $values = $this->log->columns[$channel - 1];
+        $found = $this->assigned[$channel] ?? null;
+        $rest = $this->log->rest($channel);
+
+        return [
+            'channel' => $channel,
+            'letter' => $found === null ? null : $found['letter']->value,
+            'reversed' => $found === null ? null : $found['reversed'],
+            'min' => min($values),
+            'rest' => $rest,
+            'max' => max($values),
+            'moved' => max($values) - $rest > ChannelLog::MOVED_US || $rest - min($values) > ChannelLog::MOVED_US,
+        ];
+    }
+
+    /**
+     * Stretches that overlap in time are one movement; so are neighbours on the same channels (out, through the middle, and back).
+     *
+     * @param  list<Movement>  $stretches
+     * @return list<Movement>
+     */
+    private static function join(array $stretches): array
+    {
+        return self::joinWhile(
+            self::joinWhile($stretches, static fn (Movement $a, Movement $b): bool => $a->overlaps($b)),
+            static fn (Movement $a, Movement $b): bool => $a->channels() === $b->channels(),
+        );
+    }
+
+    /**
+     * @param  list<Movement>  $movements
+     * @param  callable(Movement, Movement): bool  $belong
+     * @return list<Movement>
+     */
+    private static function joinWhile(array $movements, callable $belong): array
+    {
+        $joined = [];
+        foreach ($movements as $movement) {
+            $last = array_key_last($joined);
+            if ($last !== null && $belong($joined[$last], $movement)) {
+                $joined[$last] = $joined[$last]->joinedWith($movement);
+            } else {
+                $joined[] = $movement;
+            }
+        }
+
+        return array_values($joined);
+    }
+
+    /** @return array<int, array{letter: Letter, reversed: bool}> */
+    private function assign(): array
+    {
+        if (count($this->movements) < count($this->sequence)) {
+            return [];
+        }
+        $assigned = [];
+        foreach ($this->sequence as $k => $letter) {
+            $upFirst = $this->movements[$k]->upFirst;
+            if (count($upFirst) === 1 && ! isset($assigned[array_key_first($upFirst)])) {
+                $assigned[array_key_first($upFirst)] = ['letter' => $letter, 'reversed' => ! reset($upFirst)];
+            }
+        }
+
+        return $assigned;
+    }
+
+    /** @return list<Finding> */
+    private function movementFindings(): array
+    {
+        $findings = [];
+        foreach ($this->movements as $movement) {
+            if (count($movement->channels()) > 1) {
+                $findings[] = new Finding('two_moved', Severity::Fix,
+                    'Channels '.implode(' and ', $movement->channels()).' moved together.',
+                    why: 'One stick should move one channel: a mix or a flight mode in the handset is still on.',
+                    change: 'Turn mixes and handset flight modes off for this model, then move the sticks again.');
+            }
+        }
+        $missing = count($this->sequence) - count($this->movements);
+        if ($missing > 0) {
+            $findings[] = new Finding('nothing_moved', Severity::Fix,
+                sprintf('%d stick movement(s) expected, %d seen.', count($this->sequence), count($this->movements)),
+                why: 'A channel that stays still is dead, or the reader takes the wire for another format.',
+                change: 'Check that the link is up and every stick moves a value, then move the sticks again, one at a time.');
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function orderFindings(): array
+    {
+        $wrong = [];
+        foreach ($this->assigned as $channel => $found) {
+            if ($this->expected !== null && $this->expected->channelOf($found['letter']) !== $channel) {
+                $wrong[] = "{$found['letter']->value} on channel $channel, not {$this->expected->channelOf($found['letter'])}";
+            }
+        }
+        if ($wrong === [] || $this->expected === null) {
+            return [];
+        }
+
+        return [new Finding('order_differs', Severity::Fix, 'The order differs: '.implode('; ', $wrong).'.',
+            found: $this->order()?->toString(), expected: $this->expected->toString(),
+            why: 'A stick would move something else than it should.')];
+    }
+
+    /**
+     * @param  array{channel: int, letter: string|null, reversed: bool|null, min: float, rest: float, max: float, moved: bool}  $channel
+     * @return list<Finding>
+     */
+    private function channelFindings(array $channel): array
+    {
+        if (! $channel['moved']) {
+            return [];
+        }
+        $findings = [];
+        $name = 'Channel '.$channel['channel'];
+        $us = static fn (float $value): string => round($value, 1).' µs';
+        $atEnd = min($channel['rest'] - $channel['min'], $channel['max'] - $channel['rest']) <= self::AT_END_US;
+        if ($channel['letter'] !== 'T' && ! $atEnd && abs($channel['rest'] - self::CENTRE_US) > self::OFF_CENTRE_US) {
+            $findings[] = new Finding('rest_off_centre', Severity::Fix, "$name rests off centre.",
+                found: $us($channel['rest']), expected: '1490–1510 µs',
+                why: 'A stabilised craft drifts; a servo holds its surface off neutral.', change: 'Centre trims and calibrate the sticks, then set the sub-trim.');
+        }
+        if ($channel['max'] - $channel['min'] < self::SHORT_TRAVEL_US) {
+            $findings[] = new Finding('short_travel', Severity::Check, "$name travels only {$us($channel['max'] - $channel['min'])}.",
+                found: "{$us($channel['min'])} to {$us($channel['max'])}", expected: 'at least 800 µs',
+                why: 'The craft never reaches full rate, or never arms.', change: 'Move the stick to both ends; if it did, raise the ends in the handset.');
+        }
+        if ($channel['min'] < self::LOWEST_US || $channel['max'] > self::HIGHEST_US) {
+            $findings[] = new Finding('over_travel', Severity::Check, "$name goes beyond the usual range.",
+                found: "{$us($channel['min'])} to {$us($channel['max'])}", expected: '900 to 2100 µs',
+                why: 'Small servos are driven against their stops; a controller has dead ends on the stick.', change: 'Reduce the ends in the handset.');
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Document;
+
+/**
+ * Something a user sent cannot be used. Says what was found, what was expected, and where.
+ *
+ * The path names the place with dots, positions counted from 0 (`channels.2.measured.hi`);
+ * it is empty when the whole document is meant. The line, where known, counts from 1.
+ */
+final class DocumentError extends \RuntimeException
+{
+    public function __construct(
+        public readonly string $errorCode,
+        string $message,
+        public readonly string $path = '',
+        public readonly ?int $sourceLine = null,
+    ) {
+        parent::__construct($message);
+    }
+
+    public static function at(string $path, string $message, string $code = 'invalid'): self
+    {
+        return new self($code, $message, $path);
+    }
+
+    /** The same error for a document that stands inside another one, at the place given. */
+    public function inside(string $prefix): self
+    {
+        $path = $this->path === '' ? $prefix : $prefix.'.'.$this->path;
+
+        return new self($this->errorCode, $this->getMessage(), $path, $this->sourceLine);
+    }
+
+    public function onLine(?int $line): self
+    {
+        return new self($this->errorCode, $this->getMessage(), $this->path, $line);
+    }
+
+    /** @return array{error: array{code: string, message: string, path: string, line?: int}} */
+    public function toArray(): array
+    {
+        $error = ['code' => $this->errorCode, 'message' => $this->getMessage(), 'path' => $this->path];
+        if ($this->sourceLine !== null) {
+            $error['line'] = $this->sourceLine;
+        }
+
+        return ['error' => $error];
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Finding;
+
+/**
+ * Something a rule has found: its code (`M3`, `P1` …), how much it matters, and a sentence that begins with what is wrong.
+ *
+ * `found` and `expected` carry the numbers, `why` the consequence, `change` what mends it; `from` and `to` name the boxes.
+ */
+final readonly class Finding
+{
+    public function __construct(
+        public string $code,
+        public Severity $severity,
+        public string $message,
+        public ?string $found = null,
+        public ?string $expected = null,
+        public ?string $why = null,
+        public ?string $change = null,
+        public ?string $from = null,
+        public ?string $to = null,
+    ) {}
+
+    /** @return array<string, string> */
+    public function toArray(): array
+    {
+        return array_filter([
+            'code' => $this->code,
+            'severity' => $this->severity->value,
+            'message' => $this->message,
+            'found' => $this->found,
+            'expected' => $this->expected,
+            'why' => $this->why,
+            'change' => $this->change,
+            'from' => $this->from,
+            'to' => $this->to,
+        ], static fn (?string $value): bool => $value !== null);
+    }
+
+    /**
+     * @param  list<self>  $findings
+     * @return list<array<string, string>>
+     */
+    public static function listToArray(array $findings): array
+    {
+        return array_map(static fn (self $finding): array => $finding->toArray(), $findings);
+    }
+}

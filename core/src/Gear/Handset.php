@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Gear;
+
+use Linguator\Core\Channel\ChannelOrder;
+use Linguator\Core\Document\Node;
+use Linguator\Core\Supply\Pack;
+
+/** The transmitter in the hands. */
+final readonly class Handset implements Box
+{
+    private const DEFAULT_US_PER_100 = 512.0;
+
+    /**
+     * @param  list<Radio>  $radios
+     * @param  list<OutputPort>  $outputs  Bay first, then trainer socket.
+     * @param  float|string|null  $baySupply  `pack`, a fixed voltage, or null: not known.
+     */
+    private function __construct(
+        public string $id,
+        public string $name,
+        public ?int $channels,
+        public ?ChannelOrder $order,
+        public float $centreUs,
+        public ?float $usPer100,
+        public array $radios,
+        public array $outputs,
+        public bool $hasBay,
+        public float|string|null $baySupply,
+        public ?Pack $pack,
+    ) {}
+
+    public static function fromNode(Node $card): self
+    {
+        $bay = $card->node('bay');
+        $trainer = $card->node('trainer');
+        $scale = $card->node('scale');
+        $pack = $card->node('pack');
+        $supply = $bay === null || ! $bay->has('supply_v') ? 'pack' : $bay->get('supply_v');
+
+        return new self(
+            $card->text('id'),
+            $card->text('name'),
+            $card->intOrNull('channels'),
+            ChannelOrder::tryOf($card->textOrNull('order')),
+            $scale?->numberOrNull('centre') ?? 1500.0,
+            $scale?->numberOrNull('us_per_100'),
+            self::radios($card),
+            [...self::ports($bay, Place::Bay), ...self::ports($trainer, Place::Trainer)],
+            $bay !== null,
+            is_int($supply) || is_float($supply) ? (float) $supply : (is_string($supply) ? $supply : null),
+            $pack === null ? null : Pack::fromNode($pack),
+        );
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Handset;
+    }
+
+    public function outputs(): array
+    {
+        return $this->outputs;
+    }
+
+    public function inputs(): array
+    {
+        return [];
+    }
+
+    /** The longest pulse at 100 % (µs): it decides whether a pulse train keeps its gap. */
+    public function longestPulseUs(): float
+    {
+        return $this->centreUs + ($this->usPer100 ?? self::DEFAULT_US_PER_100);
+    }
+
+    public function hasRadioThatStaysOn(): bool
+    {
+        foreach ($this->radios as $radio) {
+            if ($radio->alwaysOn) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Radio> */
+    private static function radios(Node $card): array
+    {
+        $radios = [];
+        foreach ($card->nodes('radios') as $index => $radio) {
+            $radios[] = new Radio($radio->text('id'), Protocol::listFrom($radio), $radio->flag('always_on'), $index);
+        }
+
+        return $radios;
+    }
+
+    /** @return list<OutputPort> */
+    private static function ports(?Node $socket, Place $place): array
+    {
+        $outputs = $socket?->items('outputs') ?? [];
+
+        return array_map(
+            static fn (mixed $port, int $index): OutputPort => OutputPort::fromDocument($port, $place, $index),
+            $outputs,
+            array_keys($outputs),
+        );
+    }
+}

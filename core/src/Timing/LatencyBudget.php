@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Timing;
+
+/** How long a stick movement takes through all stages: best, mean, 95th percentile and worst, in ms. */
+final readonly class LatencyBudget
+{
+    private const CELLS = 2000;
+
+    /** @param list<LatencyStage> $stages */
+    public function __construct(private array $stages) {}
+
+    public function best(): float
+    {
+        return array_sum(array_map(static fn (LatencyStage $stage): float => $stage->transitMs, $this->stages));
+    }
+
+    public function mean(): float
+    {
+        return array_sum(array_map(static fn (LatencyStage $stage): float => $stage->mean(), $this->stages));
+    }
+
+    public function worst(): float
+    {
+        return $this->best() + array_sum($this->waits());
+    }
+
+    public function p95(): float
+    {
+        return $this->best() + self::quantileOfSum($this->waits(), 0.95);
+    }
+
+    /** @return array{best: float, mean: float, p95: float, worst: float} Rounded to a nanosecond. */
+    public function toArray(): array
+    {
+        return array_map(static fn (float $ms): float => round($ms, 6), [
+            'best' => $this->best(), 'mean' => $this->mean(), 'p95' => $this->p95(), 'worst' => $this->worst(),
+        ]);
+    }
+
+    /** @return list<float> */
+    private function waits(): array
+    {
+        return array_values(array_filter(
+            array_map(static fn (LatencyStage $stage): float => $stage->longestWait(), $this->stages),
+            static fn (float $wait): bool => $wait > 0,
+        ));
+    }
+
+    /**
+     * Quantile of a sum of independent uniforms on [0, w].
+     *
+     * The distribution function is built up on a grid: adding a uniform of width w turns F into
+     * (G(x) − G(x − w)) / w with G the integral of F (the density of a sum is the convolution of the densities).
+     *
+     * @param  list<float>  $widths
+     */
+    private static function quantileOfSum(array $widths, float $share): float
+    {
+        if (count($widths) < 2) {
+            return $share * array_sum($widths);
+        }
+        rsort($widths);
+        $total = array_sum($widths);
+        $step = $total / self::CELLS;
+        $cumulative = array_map(static fn (int $k): float => min(1.0, $k * $step / $widths[0]), range(0, self::CELLS));
+        foreach (array_slice($widths, 1) as $width) {
+            $cumulative = self::addUniform($cumulative, $width, $step);
+        }
+        foreach ($cumulative as $k => $below) {
+            if ($below >= $share) {
+                $before = $cumulative[max(0, $k - 1)];
+
+                return $step * ($below > $before ? $k - ($below - $share) / ($below - $before) : $k);
+            }
+        }
+
+        return $total;
+    }
+
+    /**
+     * @param  list<float>  $cumulative
+     * @return list<float>
+     */
+    private static function addUniform(array $cumulative, float $width, float $step): array
+    {
+        $integral = [0.0];
+        for ($k = 1; $k <= self::CELLS; $k++) {
+            $integral[] = $integral[$k - 1] + ($cumulative[$k - 1] + $cumulative[$k]) / 2 * $step;
+        }
+        $sum = [];
+        for ($k = 0; $k <= self::CELLS; $k++) {
+            $sum[] = ($integral[$k] - self::integralAt($integral, $cumulative, $k - $width / $step, $step)) / $width;
+        }
+
+        return $sum;
+    }
+
+    /**
+     * @param  list<float>  $integral
+     * @param  list<float>  $cumulative
+     */
+    private static function integralAt(array $integral, array $cumulative, float $cell, float $step): float
+    {
+        if ($cell <= 0) {
+            return 0.0;
+        }
+        $k = (int) $cell;
+        $part = $cell - $k;
+        $slope = ($cumulative[$k + 1] ?? 1.0) - $cumulative[$k];
+
+        return $integral[$k] + $step * $part * ($cumulative[$k] + $slope * $part / 2);
+    }
+}
