@@ -14,8 +14,9 @@ final readonly class OrderReader
     /**
      * @param  bool  $byPwm  Read by separate wires: plugs can be moved.
      * @param  Controller|null  $controller  Null: the pins themselves.
+     * @param  Joint  $joint  The coupling over which it is read.
      */
-    private function __construct(public ChannelOrder $order, public bool $byPwm, public ?Controller $controller, public Joint $joint) {}
+    private function __construct(public ChannelOrder $order, public bool $byPwm, public ?Controller $controller, public Joint $joint, public bool $isUnlabelled = false) {}
 
     /**
      * Null where nothing can be judged: no order on the controller's card, no labels that name A, E, T, R at pins 1–4.
@@ -36,6 +37,12 @@ final readonly class OrderReader
         $order = $last === null ? null : self::fromLabels($last->output->labels ?? []);
 
         return $order === null ? null : new self($order, true, null, $last);
+    }
+
+    /** Pins with nothing printed on them: whatever arrives on a pin belongs there. */
+    public static function unlabelled(ChannelOrder $arriving, Joint $joint): self
+    {
+        return new self($arriving, true, null, $joint, true);
     }
 
     /** @param list<string> $labels */

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Rig;
+use App\Models\RigEntry;
+use Illuminate\Support\Facades\DB;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Json;
+use Linguator\Core\Document\KeyOrder;
+use Linguator\Core\Rig\RigLog;
+use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Rig\RigReader;
+
+/** Writes a change to a rig and its entry in the history, both or neither. */
+final readonly class ChangeRig
+{
+    public function __construct(private RigReader $reader) {}
+
+    /**
+     * @param  int  $revision  The revision the change was made on.
+     *
+     * @throws Conflict if the rig has been changed since.
+     * @throws DocumentError if the rig would not be sound afterwards.
+     */
+    public function __invoke(Rig $rig, int $revision, RigPatch $patch, string $text, string $kind = RigLog::CHANGE, ?int $undoes = null): Rig
+    {
+        return DB::transaction(function () use ($rig, $revision, $patch, $text, $kind, $undoes): Rig {
+            $fresh = Rig::query()->lockForUpdate()->findOrFail($rig->id);
+            if ($fresh->revision !== $revision) {
+                throw self::conflict($fresh, $revision);
+            }
+            $result = $patch->apply($fresh->plain());
+            if ((array) $result['before'] === [] && (array) $result['after'] === [] && $kind === RigLog::CHANGE) {
+                return $fresh;
+            }
+            $document = $this->reader->fromDocument($result['document']);
+            // Cards named by id alone have become whole cards: what is kept is what stands there now.
+            foreach (array_keys(get_object_vars($result['after'])) as $place) {
+                $result['after']->{$place} = RigPatch::get($document->document, $place);
+            }
+            $entry = ['at' => now()->format('Y-m-d\TH:i:s\Z'), 'kind' => $kind, 'text' => $text, 'before' => $result['before'], 'after' => $result['after']];
+            self::append($fresh, (object) ($undoes === null ? $entry : $entry + ['undoes' => $undoes]));
+            $fresh->update([
+                'name' => $document->name(),
+                'document' => Json::compact($document->canonical()),
+                'revision' => $revision + 1,
+            ]);
+
+            return $fresh->refresh();
+        });
+    }
+
+    public static function append(Rig $rig, \stdClass $entry): void
+    {
+        $position = RigEntry::query()->where('rig_id', $rig->id)->max('position');
+        RigEntry::query()->create([
+            'rig_id' => $rig->id,
+            'position' => is_numeric($position) ? (int) $position + 1 : 0,
+            'at' => is_string($entry->at ?? null) ? $entry->at : '',
+            'kind' => is_string($entry->kind ?? null) ? $entry->kind : '',
+            'entry' => Json::compact(KeyOrder::canonical($entry)),
+        ]);
+    }
+
+    private static function conflict(Rig $fresh, int $revision): Conflict
+    {
+        $since = $fresh->entries()->orderByDesc('position')->limit(max(1, min(5, $fresh->revision - $revision)))->get();
+        $texts = $since->map(static function (RigEntry $entry): string {
+            $text = $entry->plain()->text ?? '';
+
+            return is_string($text) ? $text : '';
+        })->all();
+
+        return new Conflict(
+            "$fresh->name has been changed in another tab or window since this page read it (revision $revision, now $fresh->revision): ".implode('; ', $texts).'.',
+            ['revision' => $fresh->revision, 'changed' => array_values($texts)],
+        );
+    }
+}

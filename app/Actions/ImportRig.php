@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Rig;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Linguator\Core\Document\Json;
+use Linguator\Core\Rig\RigDocument;
+
+/** Puts a rig document on the bench, history included. A rig already there is never replaced. */
+final readonly class ImportRig
+{
+    public function __invoke(RigDocument $document): Rig
+    {
+        return DB::transaction(function () use ($document): Rig {
+            $plain = $document->canonical();
+            $log = is_array($plain->log ?? null) ? $plain->log : [];
+            // An empty list is kept as it is, so that what comes out is what went in.
+            if ($log !== []) {
+                unset($plain->log);
+            }
+            $rig = Rig::query()->create([
+                'slug' => self::freeSlug($document->name()),
+                'name' => $document->name(),
+                'document' => Json::compact($plain),
+                'revision' => max(1, count($log)),
+            ]);
+            foreach ($log as $entry) {
+                assert($entry instanceof \stdClass);
+                ChangeRig::append($rig, $entry);
+            }
+
+            return $rig;
+        });
+    }
+
+    private static function freeSlug(string $name): string
+    {
+        $base = Str::limit(Str::slug($name), 60, '') ?: 'rig';
+        $slug = $base;
+        for ($k = 2; Rig::query()->where('slug', $slug)->exists(); $k++) {
+            $slug = "$base-$k";
+        }
+
+        return $slug;
+    }
+}

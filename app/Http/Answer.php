@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Linguator\Core\Document\Json;
+
+/** JSON as documents are printed everywhere: numbers keep their kind, empty objects stay objects. */
+final class Answer
+{
+    public static function json(mixed $value, int $status = 200): JsonResponse
+    {
+        return JsonResponse::fromJsonString(Json::compact($value), $status);
+    }
+
+    /** A file to keep: shown as plain text by a browser, saved under the name given. */
+    public static function file(string $text, string $name): Response
+    {
+        $type = str_ends_with($name, '.json') ? 'application/json' : 'application/yaml';
+
+        return new Response($text, 200, [
+            'Content-Type' => "$type; charset=utf-8",
+            'Content-Disposition' => "attachment; filename=\"$name\"",
+        ]);
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+
+final readonly class PageController
+{
+    public function __invoke(): View
+    {
+        return view('app');
+    }
+}

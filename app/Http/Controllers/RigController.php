@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ChangeRig;
+use App\Actions\ImportRig;
+use App\Http\Answer;
+use App\Http\RequestDocument;
+use App\Http\RigAnswer;
+use App\Models\Rig;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Linguator\Core\Document\Json;
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Rig\RigReader;
+use Linguator\Core\Rig\RigReview;
+
+final readonly class RigController
+{
+    /** What needs somebody comes first. */
+    private const URGENCY = ['stop' => 0, 'attention' => 1, 'open' => 2, 'done' => 3];
+
+    public function __construct(private RigReader $reader) {}
+
+    public function index(): JsonResponse
+    {
+        $rigs = Rig::query()->orderBy('name')->get()->map(static fn (Rig $rig): array => [
+            'slug' => $rig->slug,
+            'changed_at' => $rig->updated_at->format('Y-m-d\TH:i:s\Z'),
+        ] + (new RigReview($rig->rig()))->summary())->all();
+        usort($rigs, static fn (array $a, array $b): int => self::urgency($a) <=> self::urgency($b));
+
+        return Answer::json(['rigs' => $rigs]);
+    }
+
+    public function show(Rig $rig): JsonResponse
+    {
+        return RigAnswer::of($rig);
+    }
+
+    public function store(Request $request, ImportRig $import): JsonResponse
+    {
+        $document = RequestDocument::of($request);
+        $blank = RigDocument::blank(trim($document->text('name')), $document->text('craft_kind'));
+
+        return RigAnswer::of($import($this->reader->fromDocument($blank)), 201);
+    }
+
+    public function update(Request $request, Rig $rig, ChangeRig $change): JsonResponse
+    {
+        $document = RequestDocument::of($request);
+        $patch = RigPatch::of($document->map('set'), $document->texts('clear'));
+
+        return RigAnswer::of($change($rig, $document->int('revision'), $patch, $document->text('text')));
+    }
+
+    public function destroy(Rig $rig): JsonResponse
+    {
+        $whole = Json::pretty($rig->whole()->canonical());
+        $rig->delete();
+
+        return Answer::json(['deleted' => $whole]);
+    }
+
+    /** @param array<string, mixed> $rig */
+    private static function urgency(array $rig): int
+    {
+        $next = $rig['next'] ?? null;
+        $severity = is_array($next) ? ($next['severity'] ?? '') : '';
+
+        return self::URGENCY[is_string($severity) ? $severity : ''] ?? 9;
+    }
+}

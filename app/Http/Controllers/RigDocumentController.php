@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ImportRig;
+use App\Http\Answer;
+use App\Http\RequestDocument;
+use App\Http\RigAnswer;
+use App\Models\Rig;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Linguator\Core\Document\Json;
+use Linguator\Core\Document\Yaml;
+use Linguator\Core\Rig\RigReader;
+
+/** Rigs out to files and back in. */
+final readonly class RigDocumentController
+{
+    public function export(Rig $rig, string $format): Response
+    {
+        $document = $rig->whole()->canonical();
+
+        return Answer::file($format === 'json' ? Json::pretty($document) : Yaml::dump($document), "$rig->slug.$format");
+    }
+
+    public function import(Request $request, RigReader $reader, ImportRig $import): JsonResponse
+    {
+        return RigAnswer::of($import($reader->fromText(RequestDocument::of($request)->text('text'))), 201);
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Answer;
+use App\Models\Card;
+use App\Models\Rig;
+use Illuminate\Http\JsonResponse;
+use Linguator\Core\Rig\RigPlan;
+use Linguator\Core\Verb\Verbs;
+
+/** The best ways for this rig over the whole shelf, by the verb `plan`. */
+final readonly class RigPlanController
+{
+    public function __invoke(Rig $rig, Verbs $verbs): JsonResponse
+    {
+        $shelf = Card::query()->orderBy('id')->get()->map(static fn (Card $card): \stdClass => $card->gear()->document)->all();
+        $plan = new RigPlan($rig->rig(), array_values($shelf));
+
+        return Answer::json($plan->shown($verbs->ask('plan', $plan->question())));
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Answer;
+use App\Models\Alias;
+use App\Models\Card;
+use App\Models\Rig;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Linguator\Core\Search\BenchSearch;
+
+/** Finds rigs, cards and formats by name, by what the manual calls them, or by the numbers on the wire. */
+final readonly class SearchController
+{
+    public function __invoke(Request $request): JsonResponse
+    {
+        $text = $request->query('q');
+        $search = new BenchSearch(is_string($text) ? mb_substr($text, 0, 200) : '');
+        foreach (Rig::query()->orderBy('name')->get() as $rig) {
+            $search->rig($rig->slug, $rig->rig());
+        }
+        $aliases = Alias::query()->get();
+        foreach (Card::query()->orderBy('name')->get() as $card) {
+            $search->card($card->gear());
+        }
+        foreach ($aliases->groupBy(static fn (Alias $alias): string => "$alias->kind/$alias->target") as $key => $group) {
+            $search->named((string) $key, array_values($group->map(static fn (Alias $alias): string => $alias->alias)->all()));
+        }
+        $search->formats();
+
+        return Answer::json(['hits' => $search->hits()]);
+    }
+}

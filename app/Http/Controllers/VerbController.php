@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Answer;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Linguator\Core\Verb\Verbs;
+
+final readonly class VerbController
+{
+    public function __construct(private Verbs $verbs) {}
+
+    public function index(): JsonResponse
+    {
+        return Answer::json(['verbs' => array_map(static fn (string $class): string => $class::summary(), Verbs::all())]);
+    }
+
+    public function ask(Request $request, string $verb): JsonResponse
+    {
+        return Answer::json($this->verbs->askText($verb, $request->getContent()));
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Actions\Conflict;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Session\TokenMismatchException;
+use Linguator\Core\Document\DocumentError;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+
+/** What the API answers when something is wrong: always a JSON error with a code, a sentence and a place. */
+final class Problems
+{
+    private const SENTENCES = [
+        404 => ['not_found', 'There is nothing at this address.'],
+        405 => ['method_not_allowed', 'This address does not take that kind of request.'],
+        413 => ['too_large', 'More was sent than can be taken; expected at most 16 MB.'],
+        419 => ['page_expired', 'This page has been open too long; load it again, nothing typed is lost.'],
+        503 => ['busy', 'The bench is being looked after; try again in a moment.'],
+    ];
+
+    public static function register(Exceptions $exceptions): void
+    {
+        $exceptions->dontReport([DocumentError::class, Conflict::class]);
+        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
+        $exceptions->render(static fn (DocumentError $error): JsonResponse => Answer::json($error->toArray(), 422));
+        $exceptions->render(static fn (Conflict $conflict): JsonResponse => Answer::json($conflict->toArray(), 409));
+        $exceptions->render(static fn (TokenMismatchException $error, Request $request): ?JsonResponse => $request->is('api/*') ? self::sentence(419) : null);
+        $exceptions->render(static fn (HttpExceptionInterface $error, Request $request): ?JsonResponse => $request->is('api/*') ? self::sentence($error->getStatusCode()) : null);
+        $exceptions->render(static fn (\Throwable $error, Request $request): ?JsonResponse => $request->is('api/*') && ! config('app.debug') ? self::sentence(500) : null);
+    }
+
+    private static function sentence(int $status): JsonResponse
+    {
+        [$code, $message] = self::SENTENCES[$status] ?? ['failed', 'Something went wrong here; it is written in storage/logs.'];
+
+        return Answer::json(['error' => ['code' => $code, 'message' => $message, 'path' => '']], $status);
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Models\Card;
+use App\Models\Rig;
+use Illuminate\Http\JsonResponse;
+use Linguator\Core\Document\Json;
+use Linguator\Core\Rig\RigReview;
+
+/** A rig as the screens want it: the document, everything computed from it, and its history, newest first. */
+final class RigAnswer
+{
+    private const HISTORY = 200;
+
+    public static function of(Rig $rig, int $status = 200): JsonResponse
+    {
+        $document = $rig->rig();
+        $log = $rig->log();
+        $history = [];
+        foreach (array_reverse($log->entries, true) as $position => $entry) {
+            if (count($history) < self::HISTORY) {
+                $history[] = ['position' => $position, 'standing' => $log->isStanding($position), 'entry' => $entry];
+            }
+        }
+
+        return Answer::json([
+            'slug' => $rig->slug,
+            'revision' => $rig->revision,
+            'document' => $document->canonical(),
+            'review' => (new RigReview($document))->toArray(),
+            'history' => $history,
+            'undo' => $log->lastStanding(),
+            'newer_cards' => self::newerCards($rig),
+        ], $status);
+    }
+
+    /** @return list<array{id: string, name: string}> Cards that have been edited on the shelf since this rig took its copy. */
+    private static function newerCards(Rig $rig): array
+    {
+        $newer = [];
+        foreach ($rig->rig()->cards as $card) {
+            $onShelf = Card::query()->find($card->id);
+            if ($onShelf !== null && $onShelf->document !== Json::compact($card->canonical())) {
+                $newer[] = ['id' => $card->id, 'name' => $card->name];
+            }
+        }
+
+        return $newer;
+    }
+}

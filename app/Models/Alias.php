@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * What the user's manuals call a wire format, a protocol family or a variant.
+ *
+ * @property string $kind `format`, `family` or `variant`.
+ * @property string $target
+ * @property string $alias
+ */
+final class Alias extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Linguator\Core\Document\Json;
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigLog;
+
+/**
+ * A rig as it is now; how it came to be so stands in its entries.
+ *
+ * @property int $id
+ * @property string $slug Its place in addresses.
+ * @property string $name
+ * @property string $document Canonical JSON without the log.
+ * @property int $revision Rises with every write.
+ * @property \Illuminate\Support\Carbon $updated_at
+ */
+final class Rig extends Model
+{
+    protected $guarded = [];
+
+    public function getRouteKeyName(): string
+    {
+        return 'slug';
+    }
+
+    /** @return HasMany<RigEntry, $this> */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(RigEntry::class)->orderBy('position');
+    }
+
+    public function plain(): \stdClass
+    {
+        $document = Json::decode($this->document);
+        assert($document instanceof \stdClass);
+
+        return $document;
+    }
+
+    public function rig(): RigDocument
+    {
+        return RigDocument::of($this->plain());
+    }
+
+    public function log(): RigLog
+    {
+        return new RigLog(array_values($this->entries->map(static fn (RigEntry $entry): \stdClass => $entry->plain())->all()));
+    }
+
+    /** The whole document, history included, as it is exported. */
+    public function whole(): RigDocument
+    {
+        $document = $this->plain();
+        $entries = $this->log()->entries;
+        if ($entries !== []) {
+            $document->log = $entries;
+        }
+
+        return RigDocument::of($document);
+    }
+}

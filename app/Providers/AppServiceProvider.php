@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Models\Card;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\ServiceProvider;
+use Linguator\Core\Document\Schemas;
+use Linguator\Core\Gear\CardReader;
+use Linguator\Core\Rig\RigReader;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(Schemas::class, static fn (): Schemas => new Schemas);
+        $this->app->singleton(CardReader::class, fn (): CardReader => new CardReader($this->app->make(Schemas::class)));
+        $this->app->singleton(RigReader::class, fn (): RigReader => new RigReader($this->app->make(Schemas::class), Card::documentOf(...)));
+    }
+
+    public function boot(): void
+    {
+        Model::preventSilentlyDiscardingAttributes();
+        JsonResource::withoutWrapping();
+    }
+}

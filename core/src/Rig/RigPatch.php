@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Rig;
+
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Excerpt;
+use Linguator\Core\Document\Json;
+use Linguator\Core\Document\KeyOrder;
+
+/**
+ * A change to a rig document: new values by place (`settings.order`), and places to clear.
+ * Applying it tells what stood there before, so that it can be taken back.
+ */
+final readonly class RigPatch
+{
+    private const PLACES = '/^(name|chain|measurements|checks|craft(\.[a-z_]+)?|path(\.[a-z_]+)?|settings\.[a-z_]+(\.[a-z0-9_\/-]+)?)$/';
+
+    /**
+     * @param  array<string, mixed>  $set
+     * @param  list<string>  $clear
+     */
+    private function __construct(public array $set, public array $clear) {}
+
+    /**
+     * @param  array<string, mixed>  $set
+     * @param  list<string>  $clear
+     *
+     * @throws DocumentError if a place cannot be changed.
+     */
+    public static function of(array $set, array $clear = []): self
+    {
+        foreach ([...array_map(strval(...), array_keys($set)), ...$clear] as $place) {
+            if (preg_match(self::PLACES, $place) !== 1) {
+                throw DocumentError::at('set', 'The place '.Excerpt::of($place).' cannot be changed; expected one like settings.order.', 'no_such_place');
+            }
+        }
+
+        return new self($set, $clear);
+    }
+
+    /** What an entry of the log changed, turned round. */
+    public static function takingBack(\stdClass $before, \stdClass $after): self
+    {
+        $then = get_object_vars($before);
+        $now = get_object_vars($after);
+
+        return self::of($then, array_values(array_map(strval(...), array_keys(array_diff_key($now, $then)))));
+    }
+
+    /**
+     * @param  \stdClass  $document  Left as it is.
+     * @return array{document: \stdClass, before: \stdClass, after: \stdClass} Before and after hold only what differs.
+     */
+    public function apply(\stdClass $document): array
+    {
+        $changed = self::copy($document);
+        [$before, $after] = [new \stdClass, new \stdClass];
+        foreach ($this->set as $place => $value) {
+            if (! self::has($changed, $place) || ! self::same(self::get($changed, $place), $value)) {
+                if (self::has($changed, $place)) {
+                    $before->{$place} = self::get($changed, $place);
+                }
+                $after->{$place} = $value;
+                self::put($changed, $place, $value);
+            }
+        }
+        foreach ($this->clear as $place) {
+            if (self::has($changed, $place)) {
+                $before->{$place} = self::get($changed, $place);
+                self::drop($changed, $place);
+            }
+        }
+
+        return ['document' => $changed, 'before' => $before, 'after' => $after];
+    }
+
+    public static function has(\stdClass $document, string $place): bool
+    {
+        [$parent, $key] = self::parent($document, $place);
+
+        return $parent !== null && property_exists($parent, $key);
+    }
+
+    public static function get(\stdClass $document, string $place): mixed
+    {
+        [$parent, $key] = self::parent($document, $place);
+
+        return $parent?->{$key} ?? null;
+    }
+
+    public static function same(mixed $a, mixed $b): bool
+    {
+        return Json::compact(KeyOrder::canonical($a)) === Json::compact(KeyOrder::canonical($b));
+    }
+
+    private static function put(\stdClass $document, string $place, mixed $value): void
+    {
+        $steps = explode('.', $place, 3);
+        $key = (string) array_pop($steps);
+        $at = $document;
+        foreach ($steps as $step) {
+            if (! (($at->{$step} ?? null) instanceof \stdClass)) {
+                $at->{$step} = new \stdClass;
+            }
+            $at = $at->{$step};
+            assert($at instanceof \stdClass);
+        }
+        $at->{$key} = $value;
+    }
+
+    private static function drop(\stdClass $document, string $place): void
+    {
+        [$parent, $key] = self::parent($document, $place);
+        if ($parent !== null) {
+            unset($parent->{$key});
+        }
+    }
+
+    /** @return array{\stdClass|null, string} */
+    private static function parent(\stdClass $document, string $place): array
+    {
+        $steps = explode('.', $place, 3);
+        $key = (string) array_pop($steps);
+        $at = $document;
+        foreach ($steps as $step) {
+            $at = $at instanceof \stdClass ? ($at->{$step} ?? null) : null;
+        }
+
+        return [$at instanceof \stdClass ? $at : null, $key];
+    }
+
+    private static function copy(\stdClass $document): \stdClass
+    {
+        $copy = unserialize(serialize($document), ['allowed_classes' => [\stdClass::class]]);
+        assert($copy instanceof \stdClass);
+
+        return $copy;
+    }
+}

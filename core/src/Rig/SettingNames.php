@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Rig;
+
+use Linguator\Core\Chain\SettingChange;
+use Linguator\Core\Wire\WireFormats;
+
+/** Settings and their values as a person reads them: as the box's own card names them, else in plain words. */
+final readonly class SettingNames
+{
+    private const PLAIN = [
+        'internal_radio' => 'Radio inside',
+        'radio' => 'Radio',
+        'bay' => 'Module bay',
+        'trainer' => 'Trainer socket',
+        'protocol' => 'Protocol',
+        'frame_ms' => 'Frame period',
+        'channel_mode' => 'Channels sent',
+        'rate' => 'Frame period on the wire',
+        'input' => 'Input',
+        'output_mode' => 'Output mode',
+        'remap' => 'Remapping',
+        'order' => 'Channel order',
+        'controller_order' => 'Channel order',
+    ];
+
+    public function __construct(private RigDocument $rig) {}
+
+    public function name(string $box, string $setting): string
+    {
+        $named = $this->rig->card($box)?->node()->node('setting_names')?->textOrNull($setting);
+
+        return $named ?? self::PLAIN[$setting] ?? $setting;
+    }
+
+    public function value(string $setting, string|float|int|bool $to): string
+    {
+        return match (true) {
+            is_bool($to) => $to ? 'on' : 'off',
+            in_array($setting, ['frame_ms', 'rate'], true) && ! is_string($to) => "$to ms",
+            in_array($setting, ['bay', 'trainer', 'input'], true) => WireFormats::get((string) $to)->name,
+            $setting === 'channel_mode' => str_replace('-', '–', (string) $to),
+            default => (string) $to,
+        };
+    }
+
+    /** @return array<string, string> */
+    public function plainNames(): array
+    {
+        return self::PLAIN;
+    }
+
+    /** @return array{box: string, box_name: string, setting: string, to: string|float|int|bool, name: string, value: string, done: bool} */
+    public function change(SettingChange $change): array
+    {
+        $plain = $change->toArray();
+
+        return [
+            'box' => $change->box,
+            'box_name' => $this->rig->nameOf($change->box),
+            'setting' => $change->setting,
+            'to' => $plain['to'],
+            'name' => $this->name($change->box, $change->setting),
+            'value' => $this->value($change->setting, $plain['to']),
+            'done' => $this->rig->isDone($change->box, $change->setting, $plain['to']),
+        ];
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Search;
+
+use Linguator\Core\Gear\AirNames;
+use Linguator\Core\Gear\GearCard;
+use Linguator\Core\Rig\BoxLine;
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Wire\WireFormats;
+
+/** Finds things on the bench by any of the words or numbers that stand on them. Every word typed must be found. */
+final class BenchSearch
+{
+    private const MOST = 30;
+
+    /** @var list<string> */
+    private readonly array $words;
+
+    /** @var array<string, list<string>> Names the user gave, by kind/target. */
+    private array $named = [];
+
+    /** @var list<array{kind: string, id: string, title: string, line: string, rank: int}> */
+    private array $hits = [];
+
+    public function __construct(string $text)
+    {
+        $this->words = array_values(array_filter(preg_split('/\s+/', mb_strtolower(trim($text))) ?: [], static fn (string $word): bool => $word !== ''));
+    }
+
+    public function rig(string $slug, RigDocument $rig): void
+    {
+        $this->offer('rig', $slug, $rig->name(), $rig->craft()->textOrNull('note') ?? $rig->craft()->text('kind'), [
+            $rig->name(), ...array_map(static fn (GearCard $card): string => $card->name, $rig->cards),
+        ]);
+    }
+
+    public function card(GearCard $card): void
+    {
+        $box = $card->box();
+        $formats = array_map(static fn ($port): string => $port->format->name, [...$box->outputs(), ...$box->inputs()]);
+        $this->offer('card', $card->id, $card->name, BoxLine::of($box), [
+            $card->name, ...$card->aliases(), $card->id, $card->kind->label(), ...$formats, ...AirNames::variants([$box]), ...AirNames::families([$box]),
+        ]);
+    }
+
+    /** @param list<string> $aliases */
+    public function named(string $target, array $aliases): void
+    {
+        $this->named[$target] = $aliases;
+        [$kind, $id] = explode('/', $target, 2);
+        if ($kind !== 'format') {
+            $this->offer($kind, $id, str_replace('/', ', ', $id), 'air protocol, called '.implode(', ', $aliases), [$id, ...$aliases]);
+        }
+    }
+
+    public function formats(): void
+    {
+        foreach (WireFormats::shipped() as $format) {
+            $aliases = $this->named["format/$format->id"] ?? [];
+            $line = $aliases === [] ? 'wire format '.$format->id : "wire format $format->id, called ".implode(', ', $aliases);
+            $this->offer('format', $format->id, $format->name, $line, [$format->name, $format->id, ...$aliases, ...$format->line]);
+        }
+    }
+
+    /** @return list<array{kind: string, id: string, title: string, line: string}> Best first. */
+    public function hits(): array
+    {
+        usort($this->hits, static fn (array $a, array $b): int => $a['rank'] <=> $b['rank'] ?: strcasecmp($a['title'], $b['title']));
+
+        return array_map(
+            static fn (array $hit): array => ['kind' => $hit['kind'], 'id' => $hit['id'], 'title' => $hit['title'], 'line' => $hit['line']],
+            array_slice($this->hits, 0, self::MOST),
+        );
+    }
+
+    /** @param list<string> $texts The first is the name: found there counts most. */
+    private function offer(string $kind, string $id, string $title, string $line, array $texts): void
+    {
+        $name = mb_strtolower($texts[0] ?? '');
+        $all = mb_strtolower(implode("\n", $texts));
+        $rank = 0;
+        foreach ($this->words as $word) {
+            if (! str_contains($all, $word)) {
+                return;
+            }
+            $rank += str_starts_with($name, $word) ? 0 : (str_contains($name, $word) ? 1 : 2);
+        }
+        if ($this->words !== []) {
+            $this->hits[] = ['kind' => $kind, 'id' => $id, 'title' => $title, 'line' => $line, 'rank' => $rank];
+        }
+    }
+}

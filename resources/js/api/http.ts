@@ -1,0 +1,65 @@
+/** What the server says when it cannot do what was asked: a sentence, and the place it is about. */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly path: string,
+    readonly line: number | null = null,
+  ) {
+    super(message)
+  }
+
+  /** The sentence with its place, for a notice. */
+  get sentence(): string {
+    const place = [this.line === null ? '' : `line ${this.line}`, this.path].filter(Boolean).join(', ')
+    return place === '' ? this.message : `${this.message} (${place})`
+  }
+}
+
+interface ErrorBody {
+  error?: { code?: string; message?: string; path?: string; line?: number }
+}
+
+function token(): string {
+  const match = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)
+  return match?.[1] === undefined ? '' : decodeURIComponent(match[1])
+}
+
+async function ask<T>(method: string, address: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(`/api/v1${address}`, {
+      method,
+      signal: signal ?? null,
+      headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token() },
+      body: body === undefined ? null : JSON.stringify(body),
+    })
+  } catch (error) {
+    if (error instanceof DOMException) throw error
+    throw new ApiError(0, 'unreachable', 'The bench does not answer. Is bin/start still running?', '')
+  }
+  const text = await response.text()
+  let data: unknown = null
+  try {
+    data = JSON.parse(text)
+  } catch {
+    throw new ApiError(response.status, 'no_json', 'The bench answered something that cannot be read.', '')
+  }
+  if (!response.ok) {
+    const error = (data as ErrorBody).error ?? {}
+    throw new ApiError(response.status, error.code ?? '', error.message ?? 'Something went wrong.', error.path ?? '', error.line ?? null)
+  }
+  return data as T
+}
+
+export const getJson = <T>(address: string, signal?: AbortSignal) => ask<T>('GET', address, undefined, signal)
+export const postJson = <T>(address: string, body: unknown) => ask<T>('POST', address, body)
+export const putJson = <T>(address: string, body: unknown) => ask<T>('PUT', address, body)
+export const patchJson = <T>(address: string, body: unknown) => ask<T>('PATCH', address, body)
+export const deleteJson = <T>(address: string) => ask<T>('DELETE', address)
+
+/** One sentence for whatever was thrown. */
+export function sentenceOf(error: unknown): string {
+  return error instanceof ApiError ? error.sentence : error instanceof Error ? error.message : 'Something went wrong.'
+}

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import type { CouplingState } from '@/api/rigs'
+
+export interface CouplingMarkProps {
+  state: CouplingState
+  /** How many things are open here; shown inside the mark. */
+  open?: number
+}
+defineProps<CouplingMarkProps>()
+</script>
+
+<script lang="ts">
+/** The word that goes with each mark. */
+export const COUPLING_WORDS: Record<CouplingState, string> = {
+  joined: 'joined',
+  needs_setting: 'needs a setting',
+  will_not_join: 'will not join',
+  untested: 'untested',
+}
+</script>
+
+<template>
+  <svg class="mark" :class="state" viewBox="0 0 28 28" aria-hidden="true" focusable="false">
+    <template v-if="state === 'joined'">
+      <circle cx="14" cy="14" r="11" />
+      <path d="M9 14.5l3.5 3.5L19.5 10.5" fill="none" />
+    </template>
+    <template v-else-if="state === 'needs_setting'">
+      <path d="M14 2l12 12-12 12L2 14z" />
+      <text x="14" y="18.5" text-anchor="middle">{{ open || '!' }}</text>
+    </template>
+    <template v-else-if="state === 'will_not_join'">
+      <path d="M9 2h10l7 7v10l-7 7H9l-7-7V9z" />
+      <path class="bar" d="M8 14h12" />
+    </template>
+    <template v-else>
+      <circle cx="14" cy="14" r="11" stroke-dasharray="4 3" />
+      <text x="14" y="18.5" text-anchor="middle">?</text>
+    </template>
+  </svg>
+</template>
+
+<style scoped>
+.mark {
+  width: 28px;
+  height: 28px;
+  flex: none;
+  stroke-width: 1.5;
+  stroke: var(--petrol-2);
+  fill: var(--card);
+}
+.mark text {
+  stroke: none;
+  fill: var(--ink);
+  font: 600 13px var(--sans);
+}
+.joined circle {
+  fill: var(--petrol-2);
+}
+.joined path {
+  stroke: var(--card);
+  stroke-width: 2.4;
+}
+.needs_setting {
+  stroke: var(--amber-line);
+  fill: var(--amber-fill);
+}
+.needs_setting text {
+  fill: var(--amber-text);
+}
+.will_not_join {
+  stroke: var(--stop);
+  fill: var(--stop);
+}
+.will_not_join .bar {
+  stroke: var(--card);
+  stroke-width: 3;
+}
+</style>

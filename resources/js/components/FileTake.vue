@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { nextTick, ref } from 'vue'
+import { sentenceOf } from '@/api/http'
+
+export interface FileTakeProps {
+  label: string
+  /** What the file should hold, in words. */
+  what: string
+  take: (text: string) => Promise<void>
+}
+const props = defineProps<FileTakeProps>()
+
+const LARGEST = 12 * 1024 * 1024
+const isOpen = ref(false)
+const text = ref('')
+const problem = ref('')
+const isBusy = ref(false)
+const area = ref<HTMLTextAreaElement | null>(null)
+
+async function open(): Promise<void> {
+  isOpen.value = !isOpen.value
+  await nextTick()
+  area.value?.focus()
+}
+
+async function read(files: FileList | null | undefined): Promise<void> {
+  const file = files?.[0]
+  if (file === undefined) return
+  if (file.size > LARGEST) {
+    problem.value = `Found a file of ${(file.size / 1048576).toFixed(1)} MB; expected ${props.what} of at most ${LARGEST / 1048576} MB.`
+    return
+  }
+  text.value = await file.text()
+  await send()
+}
+
+async function send(): Promise<void> {
+  isBusy.value = true
+  problem.value = ''
+  try {
+    await props.take(text.value)
+    isOpen.value = false
+    text.value = ''
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  } finally {
+    isBusy.value = false
+  }
+}
+</script>
+
+<template>
+  <div class="take">
+    <a-button :aria-expanded="isOpen" @click="open">{{ label }}</a-button>
+    <section v-if="isOpen" class="panel" :aria-label="label" @keydown.esc="isOpen = false" @dragover.prevent @drop.prevent="read($event.dataTransfer?.files)">
+      <label>Paste {{ what }}, or drop a file here <textarea ref="area" v-model="text" class="field value" rows="7" spellcheck="false"></textarea></label>
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <div class="row">
+        <a-button type="primary" :disabled="text.trim() === ''" :loading="isBusy" @click="send">Take it in</a-button>
+        <label class="file">or choose a file <input type="file" accept=".yaml,.yml,.json,text/plain" @change="read(($event.target as HTMLInputElement).files)" /></label>
+        <a-button @click="isOpen = false">Close</a-button>
+      </div>
+      <slot />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.take {
+  position: relative;
+}
+.panel {
+  position: absolute;
+  right: 0;
+  top: calc(100% + 8px);
+  z-index: 10;
+  width: min(560px, 92vw);
+  background: var(--card);
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  padding: 1rem;
+  box-shadow: 0 6px 22px rgb(0 0 0 / 18%);
+}
+label {
+  display: flex;
+  flex-direction: column;
+  gap: 0.3rem;
+  font-size: 0.9rem;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.7rem;
+  align-items: center;
+  margin-top: 0.7rem;
+}
+.file {
+  flex: 1;
+}
+.file input {
+  max-width: 230px;
+}
+.problem {
+  color: var(--stop);
+  margin-top: 0.5rem;
+}
+@media (max-width: 700px) {
+  .panel {
+    position: fixed;
+    left: 0.6rem;
+    right: 0.6rem;
+    top: 90px;
+    width: auto;
+  }
+}
+</style>

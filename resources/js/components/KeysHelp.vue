@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue'
+
+defineEmits<{ close: [] }>()
+const panel = ref<HTMLElement | null>(null)
+onMounted(() => panel.value?.focus())
+
+const keys: [string, string][] = [
+  ['/', 'Find anything: a rig, a box, what your manual says'],
+  ['1 – 3', 'In a rig: Path, Wiring, Order'],
+  ['h', 'In a rig: its history'],
+  ['p', 'In a rig: the sheet, to print'],
+  ['Ctrl Z', 'In a rig: take the last change back'],
+  ['n', 'On the bench: a new rig; on the shelf: a new card'],
+  ['?', 'These keys'],
+  ['Esc', 'Close'],
+]
+</script>
+
+<template>
+  <section ref="panel" class="keys" tabindex="-1" aria-label="Keys" @keydown.esc="$emit('close')">
+    <dl>
+      <template v-for="[key, what] in keys" :key="key">
+        <dt><kbd>{{ key }}</kbd></dt>
+        <dd>{{ what }}</dd>
+      </template>
+    </dl>
+    <button type="button" class="link-button" @click="$emit('close')">Close</button>
+  </section>
+</template>
+
+<style scoped>
+.keys {
+  background: var(--wash);
+  padding: 0.9rem 1.25rem;
+  display: flex;
+  gap: 2rem;
+  align-items: flex-start;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr auto 1fr;
+  gap: 0.25rem 1rem;
+}
+dt {
+  text-align: right;
+}
+kbd {
+  font-family: var(--mono);
+  font-size: 0.9em;
+  background: var(--card);
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  padding: 0 0.4em;
+}
+</style>

@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { getJson } from '@/api/http'
+
+interface Hit {
+  kind: 'rig' | 'card' | 'format' | 'family' | 'variant'
+  id: string
+  title: string
+  line: string
+}
+
+const WAIT_MS = 120
+const router = useRouter()
+const input = ref<HTMLInputElement | null>(null)
+const text = ref('')
+const hits = ref<Hit[]>([])
+const at = ref(0)
+const isOpen = ref(false)
+let timer = 0
+
+defineExpose({ focus: () => input.value?.focus() })
+
+watch(text, (value) => {
+  window.clearTimeout(timer)
+  if (value.trim() === '') {
+    hits.value = []
+    return
+  }
+  timer = window.setTimeout(async () => {
+    const answer = await getJson<{ hits: Hit[] }>(`/search?q=${encodeURIComponent(value)}`).catch(() => ({ hits: [] }))
+    hits.value = answer.hits
+    at.value = 0
+    isOpen.value = true
+  }, WAIT_MS)
+})
+
+function place(hit: Hit): string {
+  if (hit.kind === 'rig') return `/rigs/${hit.id}`
+  return hit.kind === 'card' ? `/shelf/${hit.id}` : `/shelf?names=${encodeURIComponent(`${hit.kind}/${hit.id}`)}`
+}
+
+function go(hit: Hit | undefined): void {
+  if (hit === undefined) return
+  isOpen.value = false
+  text.value = ''
+  input.value?.blur()
+  void router.push(place(hit))
+}
+
+function move(by: number): void {
+  if (hits.value.length > 0) at.value = (at.value + by + hits.value.length) % hits.value.length
+}
+
+function close(): void {
+  isOpen.value = false
+  input.value?.blur()
+}
+</script>
+
+<template>
+  <div class="search" role="search">
+    <input
+      ref="input"
+      v-model="text"
+      type="search"
+      role="combobox"
+      aria-label="Find anything"
+      aria-controls="search-hits"
+      aria-autocomplete="list"
+      :aria-expanded="isOpen && text !== ''"
+      :aria-activedescendant="isOpen && hits[at] ? `hit-${at}` : undefined"
+      placeholder="Find anything  /"
+      autocomplete="off"
+      @focus="isOpen = true"
+      @blur="isOpen = false"
+      @keydown.down.prevent="move(1)"
+      @keydown.up.prevent="move(-1)"
+      @keydown.enter.prevent="go(hits[at])"
+      @keydown.esc="close"
+    />
+    <ul v-show="isOpen && text.trim() !== ''" id="search-hits" role="listbox" aria-label="Found">
+      <li v-if="hits.length === 0" role="option" aria-selected="false" class="none">Nothing is called that. Try what is printed on the box, or line numbers such as 100000 8E2.</li>
+      <li v-for="(hit, k) in hits" :id="`hit-${k}`" :key="`${hit.kind}/${hit.id}`" role="option" :aria-selected="k === at" :class="{ at: k === at }" @mousedown.prevent="go(hit)">
+        <strong>{{ hit.title }}</strong>
+        <span>{{ hit.kind === 'rig' ? 'rig · ' : '' }}{{ hit.line }}</span>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.search {
+  position: relative;
+  width: 240px;
+}
+input {
+  width: 100%;
+  background: transparent;
+  border: 1px solid var(--head-line);
+  border-radius: var(--radius);
+  color: var(--head-ink);
+  padding: 0.25rem 0.7rem;
+}
+input::placeholder {
+  color: var(--head-ink);
+  opacity: 0.85;
+}
+ul {
+  position: absolute;
+  right: 0;
+  top: calc(100% + 6px);
+  width: min(480px, 92vw);
+  max-height: 60vh;
+  overflow: auto;
+  margin: 0;
+  padding: 0.3rem;
+  list-style: none;
+  background: var(--card);
+  color: var(--ink);
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  box-shadow: 0 6px 22px rgb(0 0 0 / 18%);
+  z-index: 12;
+}
+li {
+  padding: 0.4rem 0.6rem;
+  border-radius: 3px;
+  cursor: pointer;
+  display: flex;
+  flex-direction: column;
+  line-height: 1.3;
+}
+li span {
+  color: var(--muted);
+  font-size: 0.88rem;
+}
+li.at {
+  background: var(--wash);
+}
+li.none {
+  cursor: default;
+  color: var(--muted);
+}
+@media (max-width: 700px) {
+  .search {
+    order: 5;
+    width: 100%;
+  }
+  ul {
+    left: 0;
+    right: auto;
+  }
+}
+@media (max-width: 700px) {
+  input {
+    min-height: 40px;
+  }
+}
+</style>

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { SheetSection } from '@/api/rigs'
+
+export interface SheetBodyProps {
+  sections: SheetSection[]
+}
+const props = defineProps<SheetBodyProps>()
+
+const flat = computed(() => new Map(props.sections.flatMap((section) => section.rows.map((row) => [row.key, `${row.value}|${row.state}`] as const))))
+const fresh = ref(new Set<string>())
+const FRESH_MS = 2600
+
+// Lines that have just changed light up for a moment.
+watch(flat, (now, before) => {
+  const changed = [...now].filter(([key, value]) => before.get(key) !== value).map(([key]) => key)
+  if (changed.length === 0 || before.size === 0) return
+  fresh.value = new Set(changed)
+  window.setTimeout(() => (fresh.value = new Set()), FRESH_MS)
+})
+
+const WORDS = { known: '', open: 'open: ', attention: 'look: ' } as const
+</script>
+
+<template>
+  <p v-if="sections.length === 0" class="muted">The sheet fills in as the chain becomes known.</p>
+  <section v-for="section in sections" :key="section.title" class="part">
+    <h3>{{ section.title }}</h3>
+    <dl>
+      <div v-for="row in section.rows" :key="row.key" :class="[row.state, { fresh: fresh.has(row.key) }]">
+        <dt>{{ row.label }}</dt>
+        <dd><span v-if="row.state === 'open'" class="box" aria-hidden="true"></span><span v-if="WORDS[row.state]" class="sr-only">{{ WORDS[row.state] }}</span>{{ row.value }}</dd>
+      </div>
+    </dl>
+  </section>
+</template>
+
+<style scoped>
+.part {
+  margin-top: 0.9rem;
+  break-inside: avoid;
+}
+h3 {
+  border-bottom: 1px solid var(--line);
+  padding-bottom: 0.15rem;
+  margin-bottom: 0.2rem;
+}
+dl > div {
+  display: grid;
+  grid-template-columns: 8.2rem 1fr;
+  gap: 0.6rem;
+  padding: 0.12rem 0;
+  line-height: 1.35;
+  font-size: 0.92rem;
+  transition: background 0.6s;
+}
+dt {
+  color: var(--muted);
+}
+.open dd {
+  color: var(--amber-text);
+}
+.attention dd {
+  color: var(--amber-text);
+  font-weight: 600;
+}
+.box {
+  display: inline-block;
+  width: 0.75em;
+  height: 0.75em;
+  border: 1.5px solid currentcolor;
+  margin-right: 0.45em;
+  vertical-align: -0.05em;
+}
+.fresh {
+  background: var(--amber-fill);
+}
+</style>

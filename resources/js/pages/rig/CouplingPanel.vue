@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import type { RigData } from '@/api/rigs'
+import CouplingMark, { COUPLING_WORDS } from '@/components/CouplingMark.vue'
+import type { RigHandle } from '@/composables/useRig'
+import FindingLine from './FindingLine.vue'
+import SettingTicks from './SettingTicks.vue'
+
+export interface CouplingPanelProps {
+  rig: RigData
+  /** Position of the coupling in the chain, from 0. */
+  position: number
+  handle: RigHandle
+}
+const props = defineProps<CouplingPanelProps>()
+defineEmits<{ close: [] }>()
+
+const coupling = computed(() => props.rig.review.couplings[props.position])
+const name = (id: string | undefined) => props.rig.review.boxes.find((box) => box.id === id)?.name ?? ''
+const panel = ref<HTMLElement | null>(null)
+const focus = () => nextTick(() => panel.value?.focus())
+onMounted(focus)
+watch(() => props.position, focus)
+</script>
+
+<template>
+  <section v-if="coupling" ref="panel" class="panel" tabindex="-1" :aria-label="`Coupling ${name(coupling.from)} to ${name(coupling.to)}`">
+    <header>
+      <CouplingMark :state="coupling.state" :open="coupling.open" />
+      <h2>{{ name(coupling.from) }} to {{ name(coupling.to) }}: {{ COUPLING_WORDS[coupling.state] }}</h2>
+      <a-button size="small" @click="$emit('close')">Close</a-button>
+    </header>
+    <div class="halves">
+      <table v-if="coupling.facts.length > 0">
+        <thead>
+          <tr>
+            <th scope="col">What must match</th>
+            <th scope="col">{{ name(coupling.from) }} gives</th>
+            <th scope="col">{{ name(coupling.to) }} takes</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="fact in coupling.facts" :key="fact.what">
+            <td class="muted">{{ fact.what }}</td>
+            <td class="value">{{ fact.from }}</td>
+            <td class="value">{{ fact.to }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <div>
+        <p v-for="miss in coupling.misses" :key="miss.code" class="band stop"><b>{{ miss.message }}</b> {{ miss.change }} <span class="value small">{{ miss.code }}</span></p>
+        <FindingLine v-for="finding in coupling.findings" :key="finding.code + finding.message" :finding="finding" />
+        <template v-if="coupling.changes.length > 0">
+          <h3>Set in the boxes</h3>
+          <SettingTicks :changes="coupling.changes" :handle="handle" />
+        </template>
+        <p v-if="coupling.changes.length + coupling.findings.length + coupling.misses.length === 0" class="muted">Joined as delivered; nothing to set here.</p>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.panel {
+  margin-top: 0.8rem;
+  padding: 0.8rem 1rem 1rem;
+  background: var(--card);
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+}
+header {
+  display: flex;
+  gap: 0.7rem;
+  align-items: center;
+  margin-bottom: 0.6rem;
+}
+header h2 {
+  flex: 1;
+}
+.halves {
+  display: grid;
+  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+  gap: 1.6rem;
+}
+@media (max-width: 900px) {
+  .halves {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { postJson, sentenceOf } from '@/api/http'
+import type { OrderCheckResult, RigData, StickLetter } from '@/api/rigs'
+import type { RigHandle } from '@/composables/useRig'
+import FindingLine from './FindingLine.vue'
+import { NAME_OF, STICKS } from './letters'
+
+export interface MovementCheckProps {
+  rig: RigData
+  handle: RigHandle
+}
+const props = defineProps<MovementCheckProps>()
+
+const WAIT_MS = 250
+const mode = ref<'sight' | 'log'>('sight')
+const moved = ref<Record<StickLetter, string>>({ A: '', E: '', T: '', R: '' })
+const log = ref('')
+const sequence = ref('TREA')
+const result = ref<OrderCheckResult | null>(null)
+const problem = ref('')
+let timer = 0
+
+const proof = computed(() => props.rig.review.order.proof)
+const question = computed<Record<string, unknown> | null>(() => {
+  if (mode.value === 'log') return log.value.trim() === '' ? null : { log: log.value, sequence: [...sequence.value.toUpperCase().replace(/[^A-Z]/g, '')] }
+  if (Object.values(moved.value).includes('')) return null
+  return { moved: Object.fromEntries(Object.entries(moved.value).map(([stick, what]) => [stick, what === 'none' ? null : what])) }
+})
+
+watch([question, () => props.rig.revision], () => {
+  window.clearTimeout(timer)
+  if (question.value === null) {
+    result.value = null
+    problem.value = ''
+    return
+  }
+  timer = window.setTimeout(() => void judge(), WAIT_MS)
+})
+
+async function judge(): Promise<void> {
+  try {
+    result.value = await postJson<OrderCheckResult>(`/rigs/${props.rig.slug}/order-check`, question.value)
+    problem.value = ''
+  } catch (error) {
+    result.value = null
+    problem.value = sentenceOf(error)
+  }
+}
+
+async function keep(): Promise<void> {
+  if (question.value === null || !(await props.handle.record(question.value))) return
+  moved.value = { A: '', E: '', T: '', R: '' }
+  log.value = ''
+}
+
+async function read(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (file) log.value = await file.text()
+}
+
+const date = (at: string | null) => (at === null ? '' : new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }))
+</script>
+
+<template>
+  <section aria-labelledby="check-title">
+    <h3 id="check-title">Prove it: move one stick at a time</h3>
+    <p v-if="proof.state === 'holds'" class="band calm">Proven on {{ date(proof.at) }}: {{ proof.observed }}.</p>
+    <p v-else-if="proof.state === 'stale'" class="band">Stale: {{ proof.reasons.join(', ') }} since it was proven on {{ date(proof.at) }}. Move the sticks again.</p>
+    <p v-else-if="proof.state === 'failed'" class="band">The check of {{ date(proof.at) }} failed: {{ proof.observed }}.</p>
+    <p class="muted small">Propellers off. Move each stick to both ends and back, up, right or forward first, and say what moved.</p>
+    <div class="modes" role="radiogroup" aria-label="How you saw it">
+      <label><input v-model="mode" type="radio" value="sight" /> I watched what moved</label>
+      <label><input v-model="mode" type="radio" value="log" /> I have a channel log</label>
+    </div>
+    <div v-if="mode === 'sight'" class="sticks">
+      <label v-for="stick in STICKS" :key="stick.letter"
+        ><span><b class="value">{{ stick.letter }}</b> {{ stick.name }} stick <span class="muted small">{{ stick.move }}</span></span>
+        <select v-model="moved[stick.letter]" class="field">
+          <option value="">what moved?</option>
+          <option v-for="what in STICKS" :key="what.letter" :value="what.letter">{{ what.name }}</option>
+          <option value="none">nothing</option>
+        </select></label
+      >
+    </div>
+    <div v-else class="log">
+      <label>Rows of time in ms and channel values in µs <textarea v-model="log" class="field value" rows="5" spellcheck="false" placeholder="t_ms,ch1,ch2,ch3,ch4&#10;0,1500,1500,1000,1500"></textarea></label>
+      <div class="row">
+        <label>Sticks moved, in this sequence <input v-model="sequence" class="field value" maxlength="7" size="7" /></label>
+        <label>or a file <input type="file" accept=".csv,.json,.txt" @change="read" /></label>
+      </div>
+    </div>
+    <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
+    <div v-if="result" class="result" aria-live="polite">
+      <p class="band" :class="{ calm: result.passes }"><b>{{ result.sentence }}</b> {{ result.explanation }}</p>
+      <table v-if="result.movement" class="value small">
+        <thead>
+          <tr><th scope="col">channel</th><th scope="col">stick</th><th scope="col">lowest</th><th scope="col">rest</th><th scope="col">highest</th><th scope="col">direction</th></tr>
+        </thead>
+        <tbody>
+          <tr v-for="channel in result.movement.channels" :key="channel.channel">
+            <td>{{ channel.channel }}</td>
+            <td>{{ channel.letter ? NAME_OF[channel.letter as StickLetter] : channel.moved ? 'moved' : 'still' }}</td>
+            <td>{{ channel.min }} µs</td>
+            <td>{{ channel.rest }} µs</td>
+            <td>{{ channel.max }} µs</td>
+            <td>{{ channel.reversed === null ? '' : channel.reversed ? 'reversed' : 'normal' }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <FindingLine v-for="finding in result.movement?.findings ?? []" :key="finding.code + finding.message" :finding="finding" />
+      <a-button type="primary" class="keep" @click="keep">{{ result.passes ? 'Keep as proof' : 'Keep as a failed check' }}</a-button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin-top: 1.4rem;
+}
+.modes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.3rem 1.5rem;
+  margin: 0.6rem 0;
+}
+.modes label {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+  min-height: 34px;
+}
+.sticks {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.5rem 1.6rem;
+}
+.sticks label {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 0.8rem;
+}
+.log label {
+  display: flex;
+  flex-direction: column;
+  font-size: 0.9rem;
+}
+.row {
+  display: flex;
+  gap: 1.4rem;
+  margin-top: 0.4rem;
+  flex-wrap: wrap;
+}
+.result,
+.band {
+  margin-top: 0.7rem;
+}
+.keep {
+  margin-top: 0.7rem;
+}
+@media (max-width: 900px) {
+  .sticks {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,207 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { RigData, WireRow, WireView } from '@/api/rigs'
+import type { RigHandle } from '@/composables/useRig'
+
+export interface WiringStepProps {
+  rig: RigData
+  handle: RigHandle
+}
+const props = defineProps<WiringStepProps>()
+
+const wiring = computed(() => props.rig.review.wiring)
+const LINES = ['signal', 'plus', 'ground'] as const
+
+function sentence(wire: WireView): string {
+  const level = wire.level_v === null ? 'level not known' : `${wire.level_v} V`
+  const up = wire.polarity === 'flipped' ? 'flipped' : wire.polarity === null ? 'polarity not known' : 'as the format has it'
+  if (wire.kind === 'bay') return `${wire.format}. The bay's own contacts carry signal, plus and ground.`
+  return `${wire.format}; ${up}; high level ${level}, ${wire.to_name} takes ${wire.takes}.`
+}
+
+function colour(wire: WireView, row: WireRow, line: (typeof LINES)[number], event: Event): void {
+  const value = (event.target as HTMLInputElement).value.trim()
+  if (value === row.colours[line]) return
+  const colours = Object.fromEntries(Object.entries({ ...row.colours, [line]: value }).filter(([, text]) => text !== ''))
+  const place = `settings.colours.${row.key}`
+  const text = `Wire ${wire.from_name}, ${row.from_pin}: ${line} is ${value || 'not said'}`
+  void props.handle.change(Object.keys(colours).length === 0 ? { text, clear: [place] } : { text, set: { [place]: colours } })
+}
+
+function wired(event: Event): void {
+  void props.handle.change(
+    (event.target as HTMLInputElement).checked
+      ? { text: 'Wired as in the table', set: { 'settings.done.rig/wiring': wiring.value.fingerprint } }
+      : { text: 'Not wired after all', clear: ['settings.done.rig/wiring'] },
+  )
+}
+
+function pack(event: Event): void {
+  const [chemistry, cells] = (event.target as HTMLSelectElement).value.split(' ')
+  void props.handle.change(
+    chemistry ? { text: `Pack in the craft: ${cells} ${chemistry} cells`, set: { 'settings.craft_pack': { chemistry, cells: Number(cells) } } } : { text: 'The craft feeds the receiver itself', clear: ['settings.craft_pack'] },
+  )
+}
+
+const craftPack = computed(() => {
+  const there = props.rig.document.settings.craft_pack
+  return there ? `${there.chemistry} ${there.cells}` : ''
+})
+const PACKS = ['lipo 1', 'lipo 2', 'lipo 3', 'life 2', 'lihv 2', 'nimh 4', 'nimh 5', 'nimh 6']
+const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as const
+</script>
+
+<template>
+  <div>
+    <h2>Wiring</h2>
+    <p v-if="wiring.wires.length === 0" class="muted">Wires are known once the chain joins. <RouterLink :to="`/rigs/${rig.slug}/path`">Choose the path</RouterLink> first.</p>
+    <template v-else>
+      <p class="muted">Power off, propellers off. Every wire, from pin to pin; write down the colours you have in front of you.</p>
+      <section v-for="wire in wiring.wires" :key="wire.from" class="wire">
+        <h3>{{ wire.from_name }} to {{ wire.to_name }}</h3>
+        <p class="small muted">{{ sentence(wire) }}</p>
+        <div class="scroll" tabindex="0" role="region" :aria-label="`Wires ${wire.from_name} to ${wire.to_name}`">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">{{ wire.from_name }}</th>
+                <th scope="col">{{ wire.to_name }}</th>
+                <th scope="col">carries</th>
+                <template v-if="wire.kind !== 'bay'"><th v-for="line in LINES" :key="line" scope="col">{{ line }}</th></template>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="row in wire.rows" :key="row.key">
+                <td class="value pin">{{ row.from_pin }}</td>
+                <td>{{ row.to_pin }}<span v-if="row.note" class="note">{{ row.note }}</span></td>
+                <td>{{ row.carries }}</td>
+                <template v-if="wire.kind !== 'bay'">
+                  <td v-for="line in LINES" :key="line">
+                    <input class="field colour" :value="row.colours[line]" :aria-label="`${row.from_pin}: colour of ${line}`" placeholder="colour" maxlength="40" @change="colour(wire, row, line, $event)" @keydown.enter="($event.target as HTMLInputElement).blur()" />
+                  </td>
+                </template>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+      </section>
+      <label class="tick"><input type="checkbox" :checked="wiring.wired" @change="wired" /> All of it is wired like this</label>
+
+      <section>
+        <h3>Power</h3>
+        <div class="scroll" tabindex="0" role="region" aria-label="Power">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">box</th>
+                <th scope="col">fed by</th>
+                <th scope="col">flat to full</th>
+                <th scope="col">takes</th>
+                <th scope="col">verdict</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="row in wiring.power" :key="row.name" :class="row.severity">
+                <td>{{ row.name }}</td>
+                <td>{{ row.from }}</td>
+                <td class="value">{{ row.low_v === null ? 'not known' : row.low_v === row.full_v ? `${row.full_v} V` : `${row.low_v} to ${row.full_v} V` }}</td>
+                <td class="value">{{ row.takes }}</td>
+                <td><b>{{ WORDS[row.severity] }}</b><span v-if="row.severity !== 'ok'">. {{ row.message }}</span></td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <label class="pack"
+          >The receiver is fed by
+          <select class="field" :value="craftPack" @change="pack">
+            <option value="">the craft itself</option>
+            <option v-for="option in PACKS" :key="option" :value="option">a pack: {{ option.split(' ')[1] }} {{ option.split(' ')[0] }}</option>
+          </select></label
+        >
+      </section>
+      <section class="halves">
+        <div>
+          <h3>Antennas</h3>
+          <ul>
+            <li v-for="antenna in wiring.antennas" :key="antenna.text">{{ antenna.text }}</li>
+          </ul>
+        </div>
+        <div>
+          <h3>Switching on and off</h3>
+          <ol>
+            <li v-for="line in wiring.switch_on" :key="line">{{ line }}</li>
+          </ol>
+        </div>
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.wire {
+  margin-top: 1rem;
+}
+.scroll {
+  overflow-x: auto;
+}
+.pin {
+  white-space: nowrap;
+}
+.note {
+  display: block;
+  color: var(--amber-text);
+  font-size: 0.85rem;
+}
+.colour {
+  width: 6.2rem;
+  min-height: 32px;
+  padding: 0.15rem 0.45rem;
+}
+.tick {
+  display: flex;
+  gap: 0.7rem;
+  align-items: center;
+  font-weight: 600;
+  min-height: 44px;
+  margin-top: 0.4rem;
+}
+.tick input {
+  width: 20px;
+  height: 20px;
+  accent-color: var(--petrol-2);
+}
+section h3 {
+  margin-top: 1rem;
+}
+.stop td {
+  background: var(--stop-fill);
+  color: var(--stop);
+}
+.fix td,
+.check td {
+  color: var(--amber-text);
+}
+.pack {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.6rem;
+  margin-top: 0.6rem;
+}
+.halves {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 1.5rem;
+}
+.halves ul,
+.halves ol {
+  padding-left: 1.1rem;
+}
+.halves li {
+  margin-top: 0.25rem;
+}
+@media (max-width: 900px) {
+  .halves {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import { sentenceOf } from '@/api/http'
+import SheetBody from '@/components/SheetBody.vue'
+import { useRig } from '@/composables/useRig'
+
+const route = useRoute()
+const { rig, query } = useRig(() => String(route.params.slug))
+const today = new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
+const chain = computed(() => rig.value?.review.boxes.map((box, k) => ({ box, coupling: rig.value?.review.couplings[k] })) ?? [])
+const print = () => window.print()
+</script>
+
+<template>
+  <main id="main" class="paper">
+    <nav class="tools" aria-label="Sheet">
+      <RouterLink :to="`/rigs/${route.params.slug}`">Back to the rig</RouterLink>
+      <a-button type="primary" @click="print">Print</a-button>
+    </nav>
+    <p v-if="query.error.value">{{ sentenceOf(query.error.value) }}</p>
+    <article v-else-if="rig">
+      <header>
+        <h1>{{ rig.document.name }}</h1>
+        <p>{{ rig.review.craft.note ?? rig.review.craft.kind }}</p>
+        <p class="muted small">Set-up sheet, {{ today }}, revision {{ rig.revision }}. {{ rig.review.next.sentence }}</p>
+      </header>
+      <p class="chain">
+        <template v-for="{ box, coupling } in chain" :key="box.id"
+          ><b>{{ box.name }}</b
+          ><template v-if="coupling"
+            > → <span class="via">{{ coupling.label }}<template v-if="coupling.detail">, {{ coupling.detail }}</template></span> → </template
+          ></template
+        >
+      </p>
+      <div class="sections"><SheetBody :sections="rig.review.sheet" /></div>
+      <footer class="small">Propellers off, wheels and hull clear. Handset on first and off last. Antenna before power. Local rules come first. An empty box is still open.</footer>
+    </article>
+  </main>
+</template>
+
+<style scoped>
+.paper {
+  max-width: 900px;
+  margin: 0 auto;
+  padding: 1rem 1.5rem 3rem;
+}
+.tools {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  margin-bottom: 1rem;
+}
+article {
+  background: var(--card);
+  border: 1px solid var(--line);
+  padding: 1.6rem 1.8rem;
+}
+header {
+  border-bottom: 2px solid var(--petrol);
+  padding-bottom: 0.6rem;
+}
+.chain {
+  padding: 0.6rem 0;
+}
+.via {
+  color: var(--muted);
+  font-size: 0.9rem;
+}
+.sections {
+  columns: 2;
+  column-gap: 2rem;
+}
+footer {
+  margin-top: 1.2rem;
+  border-top: 1px solid var(--line);
+  padding-top: 0.5rem;
+}
+@media (max-width: 700px) {
+  .sections {
+    columns: 1;
+  }
+  article {
+    padding: 1rem;
+  }
+}
+@media print {
+  .paper {
+    max-width: none;
+    padding: 0;
+  }
+  .tools {
+    display: none;
+  }
+  article {
+    border: 0;
+    padding: 0;
+  }
+  .sections {
+    columns: 2;
+  }
+}
+</style>

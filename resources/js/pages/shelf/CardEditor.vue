@@ -1,0 +1,248 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { ApiError, deleteJson, postJson, putJson, sentenceOf } from '@/api/http'
+import { type CardData, type CardDocument, type GearKind, KINDS, shelfQuery } from '@/api/shelf'
+import { useNotice } from '@/composables/useNotice'
+import CardLabel from './CardLabel.vue'
+import FieldRow from './FieldRow.vue'
+import { type Entry, getAt, idFrom } from './cardPaths'
+import { CHAPTERS } from './fields'
+
+export interface CardEditorProps {
+  /** Null: a card that is not on the shelf yet. */
+  data: CardData | null
+  /** What a new card starts as (a duplicate), if anything. */
+  start: CardDocument | null
+}
+const props = defineProps<CardEditorProps>()
+const emit = defineEmits<{ duplicate: [card: CardDocument]; close: [] }>()
+
+const DRAFT = 'linguator.card-draft'
+const WAIT_MS = 500
+const router = useRouter()
+const notice = useNotice()
+const client = useQueryClient()
+const isNew = computed(() => props.data === null)
+const card = ref<CardDocument>(opened())
+const revision = ref(props.data?.revision ?? 0)
+const problem = ref('')
+const saved = ref('')
+const asText = ref<string | null>(null)
+const nameField = ref<HTMLInputElement | null>(null)
+let timer = 0
+
+function opened(): CardDocument {
+  if (props.data !== null) return props.data.card
+  if (props.start !== null) return props.start
+  const draft = localStorage.getItem(DRAFT)
+  return draft === null ? { id: '', kind: 'receiver', name: '' } : (JSON.parse(draft) as CardDocument)
+}
+
+onMounted(() => {
+  if (isNew.value) nameField.value?.focus()
+})
+
+watch(card, (now) => {
+  saved.value = ''
+  if (isNew.value) localStorage.setItem(DRAFT, JSON.stringify(now))
+  else {
+    window.clearTimeout(timer)
+    timer = window.setTimeout(() => void save(), WAIT_MS)
+  }
+})
+
+function change(entry: Entry): void {
+  card.value = entry as CardDocument
+}
+
+function rename(event: Event): void {
+  const name = (event.target as HTMLInputElement).value
+  card.value = { ...card.value, name, id: isNew.value ? idFrom(name) : card.value.id }
+}
+
+function rekind(event: Event): void {
+  card.value = { id: card.value.id, kind: (event.target as HTMLSelectElement).value as GearKind, name: card.value.name }
+}
+
+async function save(): Promise<void> {
+  problem.value = ''
+  const body = asText.value === null ? { card: card.value } : { text: asText.value }
+  try {
+    if (isNew.value) {
+      const made = await postJson<CardData>('/shelf', body)
+      localStorage.removeItem(DRAFT)
+      await client.invalidateQueries({ queryKey: shelfQuery.queryKey })
+      notice.say(`${made.card.name} is on the shelf.`)
+      await router.push(`/shelf/${made.card.id}`)
+      return
+    }
+    const made = await putJson<CardData>(`/shelf/${card.value.id}`, { revision: revision.value, ...body })
+    revision.value = made.revision
+    if (asText.value !== null) card.value = made.card
+    saved.value = 'Saved'
+    void client.invalidateQueries({ queryKey: shelfQuery.queryKey, exact: true })
+  } catch (error) {
+    problem.value = sentenceOf(error)
+    if (error instanceof ApiError && error.status === 409) {
+      notice.warn(`${error.message} Your version is still here; nothing was overwritten.`, { label: 'Keep mine', run: () => void keepMine() })
+    }
+  }
+}
+
+async function keepMine(): Promise<void> {
+  const response = await fetch(`/api/v1/shelf/${card.value.id}`, { headers: { Accept: 'application/json' } })
+  revision.value = ((await response.json()) as CardData).revision
+  await save()
+}
+
+async function toText(): Promise<void> {
+  if (asText.value !== null) {
+    asText.value = null
+    return
+  }
+  if (isNew.value) {
+    asText.value = JSON.stringify(card.value, null, 2)
+    return
+  }
+  const response = await fetch(`/api/v1/shelf/${card.value.id}.yaml`)
+  asText.value = await response.text()
+}
+
+async function remove(): Promise<void> {
+  const { deleted, rigs } = await deleteJson<{ deleted: CardDocument; rigs: { name: string }[] }>(`/shelf/${card.value.id}`)
+  window.clearTimeout(timer)
+  await client.invalidateQueries({ queryKey: shelfQuery.queryKey })
+  const still = rigs.length === 0 ? '' : ` ${rigs.map((rig) => rig.name).join(', ')} keep${rigs.length === 1 ? 's' : ''} a copy of it.`
+  notice.say(`${deleted.name} is off the shelf.${still}`, { label: 'Put it back', run: () => void putBack(deleted) })
+  await router.push('/shelf')
+}
+
+async function putBack(deleted: CardDocument): Promise<void> {
+  await postJson('/shelf', { card: deleted })
+  await client.invalidateQueries({ queryKey: shelfQuery.queryKey })
+  await router.push(`/shelf/${deleted.id}`)
+}
+
+function aliases(event: Event): void {
+  const names = (event.target as HTMLInputElement).value.split(',').map((name) => name.trim()).filter((name) => name !== '')
+  const rest: Entry = { ...card.value }
+  delete rest.alias
+  change(names.length === 0 ? rest : { ...rest, alias: names })
+}
+
+const aliasText = computed(() => ((getAt(card.value, 'alias') as string[] | undefined) ?? []).join(', '))
+</script>
+
+<template>
+  <div class="editor">
+    <form @submit.prevent="save">
+      <header>
+        <h2>{{ isNew ? 'A new card' : card.name }}</h2>
+        <span class="muted small" aria-live="polite">{{ saved }}</span>
+      </header>
+      <div class="grid">
+        <label class="name">What is printed on it? <input ref="nameField" class="field" :value="card.name" maxlength="200" autocomplete="off" @input="rename" /></label>
+        <label v-if="isNew"
+          >It is a
+          <select class="field" :value="card.kind" @change="rekind">
+            <option v-for="kind in KINDS" :key="kind.kind" :value="kind.kind">{{ kind.one }}</option>
+          </select></label
+        >
+        <label class="name">What else do manuals call it? <input class="field" :value="aliasText" placeholder="several, parted by commas" autocomplete="off" @change="aliases" /></label>
+      </div>
+      <template v-if="asText === null">
+        <section v-for="chapter in CHAPTERS[card.kind]" :key="chapter.title">
+          <h3>{{ chapter.title }}</h3>
+          <div class="grid">
+            <FieldRow v-for="field in chapter.fields" :key="field.key" :field="field" :entry="card" @change="change" />
+          </div>
+        </section>
+      </template>
+      <label v-else class="whole">The whole card <textarea v-model="asText" class="field value" rows="22" spellcheck="false"></textarea></label>
+      <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
+      <footer>
+        <a-button v-if="isNew || asText !== null" type="primary" html-type="submit">{{ isNew ? 'Put it on the shelf' : 'Save the card' }}</a-button>
+        <a-button @click="toText">{{ asText === null ? 'As text' : 'As questions' }}</a-button>
+        <template v-if="!isNew">
+          <a-button @click="emit('duplicate', { ...card, id: `${card.id}-2`.slice(0, 64), name: `${card.name} 2` })">Duplicate</a-button>
+          <a :href="`/api/v1/shelf/${card.id}.yaml`" download>Export YAML</a>
+          <a :href="`/api/v1/shelf/${card.id}.json`" download>JSON</a>
+          <button type="button" class="link-button" @click="remove">Take off the shelf</button>
+        </template>
+        <a-button v-else @click="emit('close')">Leave it</a-button>
+      </footer>
+      <p v-if="data && data.rigs.length > 0" class="muted small">
+        In use: <template v-for="(rig, k) in data.rigs" :key="rig.slug">{{ k > 0 ? ', ' : '' }}<RouterLink :to="`/rigs/${rig.slug}`">{{ rig.name }}</RouterLink></template>. Each keeps its own copy; an edit here is offered there.
+      </p>
+    </form>
+    <CardLabel :card="card" class="label" />
+  </div>
+</template>
+
+<style scoped>
+.editor {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 250px;
+  gap: 1.6rem;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+  gap: 0.6rem 0.9rem;
+  align-items: end;
+  margin-top: 0.4rem;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  font-size: 0.9rem;
+}
+.name {
+  grid-column: span 2;
+}
+section {
+  margin-top: 1.1rem;
+}
+section h3 {
+  border-bottom: 1px solid var(--line);
+}
+footer {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem 1rem;
+  align-items: center;
+  margin: 1.2rem 0 0.6rem;
+}
+.band {
+  margin-top: 0.8rem;
+}
+.label {
+  position: sticky;
+  top: 1rem;
+  align-self: start;
+}
+.whole {
+  margin-top: 1rem;
+}
+@media (max-width: 1100px) {
+  .editor {
+    grid-template-columns: 1fr;
+  }
+  .label {
+    position: static;
+    order: 2;
+  }
+}
+@media (max-width: 700px) {
+  .name {
+    grid-column: 1 / -1;
+  }
+}
+</style>

@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { computed, useId } from 'vue'
+import { type Entry, getAt, isEntry, setAt } from './cardPaths'
+import type { Field } from './fields'
+
+export interface FieldRowProps {
+  field: Field
+  entry: Entry
+}
+const props = defineProps<FieldRowProps>()
+const emit = defineEmits<{ change: [entry: Entry] }>()
+
+const id = useId()
+const value = computed(() => getAt(props.entry, props.field.key))
+const list = computed(() => (Array.isArray(value.value) ? (value.value as unknown[]) : []))
+const text = computed(() => (value.value === undefined || value.value === null ? '' : Array.isArray(value.value) ? value.value.join(' ') : String(value.value)))
+
+function put(next: unknown): void {
+  emit('change', setAt(props.entry, props.field.key, next))
+}
+
+function number(raw: string): number | undefined {
+  const parsed = Number(raw.trim().replace(',', '.'))
+  return raw.trim() === '' || !Number.isFinite(parsed) ? undefined : parsed
+}
+
+function typed(event: Event): void {
+  const raw = (event.target as HTMLInputElement | HTMLSelectElement).value
+  if (props.field.type === 'number') put(number(raw))
+  else if (props.field.type === 'numbers' || props.field.type === 'words') {
+    const words = raw.split(/[\s;,]+/).filter((word) => word !== '')
+    const items = props.field.type === 'words' ? words : words.map(number).filter((item) => item !== undefined)
+    put(items.length === 0 ? undefined : items)
+  } else if (props.field.type === 'choice') put(raw === '' ? undefined : raw === 'true' ? true : raw === 'false' ? false : props.field.key === 'sticks.mode' ? Number(raw) : raw)
+  else put(raw.trim() === '' ? undefined : raw.trim())
+}
+
+function tick(option: string, event: Event): void {
+  const isOn = (event.target as HTMLInputElement).checked
+  const next = isOn ? [...list.value, option] : list.value.filter((item) => item !== option)
+  put(next.length === 0 ? undefined : next)
+}
+
+function entryAt(k: number): Entry {
+  const item = list.value[k]
+  return isEntry(item) ? item : props.field.bare === undefined ? {} : { [props.field.bare]: item }
+}
+
+function putEntry(k: number, entry: Entry): void {
+  put(list.value.map((item, at) => (at === k ? entry : item)))
+}
+
+function remove(k: number): void {
+  const next = list.value.filter((_, at) => at !== k)
+  put(next.length === 0 ? undefined : next)
+}
+
+function add(): void {
+  put([...list.value, { ...props.field.fresh }])
+}
+
+const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => field.when === undefined || field.when(entry))
+</script>
+
+<template>
+  <fieldset v-if="field.type === 'list'" class="list">
+    <legend>{{ field.question }}</legend>
+    <div v-for="(_, k) in list" :key="k" class="entry" role="group" :aria-label="`${field.one} ${k + 1}`">
+      <div class="grid">
+        <FieldRow v-for="inner in asked(entryAt(k))" :key="inner.key" :field="inner" :entry="entryAt(k)" @change="putEntry(k, $event)" />
+      </div>
+      <button type="button" class="link-button small" @click="remove(k)">Remove this {{ field.one }}</button>
+    </div>
+    <a-button size="small" @click="add">Add {{ list.length === 0 ? 'a' : 'another' }} {{ field.one }}</a-button>
+  </fieldset>
+  <fieldset v-else-if="field.type === 'several'" class="several">
+    <legend>{{ field.question }}<span v-if="field.hint" class="muted small"> ({{ field.hint }})</span></legend>
+    <label v-for="[option, label] in field.options" :key="option"><input type="checkbox" :checked="list.includes(option)" @change="tick(option, $event)" /> {{ label }}</label>
+  </fieldset>
+  <label v-else class="one" :for="id">
+    <span>{{ field.question }}</span>
+    <select v-if="field.type === 'choice'" :id="id" class="field" :value="text" @change="typed">
+      <option value="">not known</option>
+      <option v-for="[option, label] in field.options" :key="option" :value="option">{{ label }}</option>
+    </select>
+    <span v-else class="with-unit">
+      <input :id="id" class="field" :class="{ value: field.type !== 'text' }" :value="text" :placeholder="field.hint ?? 'not known'" :inputmode="field.type === 'number' ? 'decimal' : undefined" autocomplete="off" @change="typed" />
+      <span v-if="field.unit" class="muted small">{{ field.unit }}</span>
+    </span>
+  </label>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  margin: 0;
+  padding: 0;
+  grid-column: 1 / -1;
+  min-width: 0;
+}
+legend {
+  font-weight: 500;
+  padding: 0;
+}
+.entry {
+  border-left: 3px solid var(--line);
+  padding: 0.5rem 0 0.5rem 0.8rem;
+  margin: 0.3rem 0;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
+  gap: 0.5rem 0.9rem;
+  align-items: end;
+}
+.one {
+  display: flex;
+  flex-direction: column;
+  font-size: 0.9rem;
+  min-width: 0;
+}
+.one .field {
+  width: 100%;
+  min-width: 0;
+}
+.with-unit {
+  display: flex;
+  align-items: center;
+  gap: 0.4rem;
+}
+.several {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.15rem 1.1rem;
+}
+.several legend {
+  float: left;
+  width: 100%;
+  font-size: 0.9rem;
+}
+.several label {
+  display: inline-flex;
+  gap: 0.45rem;
+  align-items: center;
+  min-height: 32px;
+}
+.several input {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--petrol-2);
+}
+@media (max-width: 700px) {
+  .several label {
+    min-height: 44px;
+  }
+}
+</style>

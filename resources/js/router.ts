@@ -1,0 +1,20 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import BenchPage from './pages/bench/BenchPage.vue'
+
+export const STEPS = ['path', 'wiring', 'order'] as const
+
+export const router = createRouter({
+  history: createWebHistory(),
+  scrollBehavior: (to, from) => (to.path === from.path ? false : { top: 0 }),
+  routes: [
+    { path: '/', name: 'bench', component: BenchPage, meta: { title: 'Bench' } },
+    { path: '/shelf/:card?', name: 'shelf', component: () => import('./pages/shelf/ShelfPage.vue'), meta: { title: 'Shelf' } },
+    { path: '/rigs/:slug/sheet', name: 'sheet', component: () => import('./pages/sheet/SheetPage.vue'), meta: { title: 'Set-up sheet', bare: true } },
+    { path: '/rigs/:slug/:step(path|wiring|order|history)?', name: 'rig', component: () => import('./pages/rig/RigPage.vue'), meta: { title: 'Rig' } },
+    { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./pages/NowherePage.vue'), meta: { title: 'Nothing here' } },
+  ],
+})
+
+router.afterEach((to) => {
+  document.title = `${String(to.meta.title ?? '')} · Linguator`
+})

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\VerbController;
+use Illuminate\Support\Facades\Route;
+use Linguator\Core\Verb\Verbs;
+
+// Verbs change nothing and need no token.
+Route::get('verbs', [VerbController::class, 'index']);
+Route::post('{verb}', [VerbController::class, 'ask'])->whereIn('verb', array_keys(Verbs::all()));

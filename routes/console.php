@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Console\VerbCommand;
+use Illuminate\Console\Application;
+use Linguator\Core\Verb\Verbs;
+
+// One command per verb: linguator:order, linguator:plan …
+Application::starting(function (Application $artisan): void {
+    foreach (Verbs::all() as $name => $class) {
+        $artisan->resolve(app()->make(VerbCommand::class, ['verb' => $name, 'summary' => $class::summary()]));
+    }
+});

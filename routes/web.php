@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\AliasController;
+use App\Http\Controllers\CardController;
+use App\Http\Controllers\PageController;
+use App\Http\Controllers\RigController;
+use App\Http\Controllers\RigDocumentController;
+use App\Http\Controllers\RigHistoryController;
+use App\Http\Controllers\RigOrderController;
+use App\Http\Controllers\RigPlanController;
+use App\Http\Controllers\SearchController;
+use Illuminate\Support\Facades\Route;
+
+// What the screens use. It changes things, so it carries the token against forged requests.
+Route::prefix('api/v1')->group(function (): void {
+    Route::get('shelf', [CardController::class, 'index']);
+    Route::post('shelf', [CardController::class, 'store']);
+    Route::get('shelf.{format}', [CardController::class, 'exportAll'])->whereIn('format', ['yaml', 'json']);
+    Route::post('shelf/import', [CardController::class, 'import']);
+    Route::get('shelf/{card}.{format}', [CardController::class, 'export'])->whereIn('format', ['yaml', 'json']);
+    Route::get('shelf/{card}', [CardController::class, 'show']);
+    Route::put('shelf/{card}', [CardController::class, 'update']);
+    Route::delete('shelf/{card}', [CardController::class, 'destroy']);
+
+    Route::get('aliases', [AliasController::class, 'index']);
+    Route::put('aliases', [AliasController::class, 'update']);
+
+    Route::get('rigs', [RigController::class, 'index']);
+    Route::post('rigs', [RigController::class, 'store']);
+    Route::post('rigs/import', [RigDocumentController::class, 'import']);
+    Route::get('rigs/{rig}.{format}', [RigDocumentController::class, 'export'])->whereIn('format', ['yaml', 'json']);
+    Route::get('rigs/{rig}', [RigController::class, 'show']);
+    Route::patch('rigs/{rig}', [RigController::class, 'update']);
+    Route::delete('rigs/{rig}', [RigController::class, 'destroy']);
+    Route::post('rigs/{rig}/undo', [RigHistoryController::class, 'undo']);
+    Route::post('rigs/{rig}/plan', RigPlanController::class);
+    Route::post('rigs/{rig}/order-check', RigOrderController::class);
+
+    Route::get('search', SearchController::class);
+});
+
+Route::get('{path?}', PageController::class)->where('path', '(?!api/|build/).*');
