@@ -14,10 +14,20 @@ use Linguator\Core\Rig\RigLog;
 use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Rig\RigReader;
 
-/** Writes a change to a rig and its entry in the history, both or neither. */
+/**
+ * Writes a change to a rig and its entry in the history, both or neither.
+ *
+ * Transactions begin by taking the database's write lock (`transaction_mode` in config/database.php),
+ * so what is read inside cannot change before it is written.
+ */
 final readonly class ChangeRig
 {
-    public function __construct(private RigReader $reader) {}
+    /** So many changes of the other tab are named in a conflict. */
+    private const MOST_NAMED = 5;
+
+    public function __construct(private RigReader $reader)
+    {
+    }
 
     /**
      * @param  int  $revision  The revision the change was made on.
@@ -28,7 +38,7 @@ final readonly class ChangeRig
     public function __invoke(Rig $rig, int $revision, RigPatch $patch, string $text, string $kind = RigLog::CHANGE, ?int $undoes = null): Rig
     {
         return DB::transaction(function () use ($rig, $revision, $patch, $text, $kind, $undoes): Rig {
-            $fresh = Rig::query()->lockForUpdate()->findOrFail($rig->id);
+            $fresh = Rig::query()->findOrFail($rig->id);
             if ($fresh->revision !== $revision) {
                 throw self::conflict($fresh, $revision);
             }
@@ -67,16 +77,12 @@ final readonly class ChangeRig
 
     private static function conflict(Rig $fresh, int $revision): Conflict
     {
-        $since = $fresh->entries()->orderByDesc('position')->limit(max(1, min(5, $fresh->revision - $revision)))->get();
-        $texts = $since->map(static function (RigEntry $entry): string {
-            $text = $entry->plain()->text ?? '';
-
-            return is_string($text) ? $text : '';
-        })->all();
+        $since = array_slice($fresh->log()->entries, -max(1, min(self::MOST_NAMED, $fresh->revision - $revision)));
+        $texts = array_map(static fn (\stdClass $entry): string => is_string($entry->text ?? null) ? $entry->text : 'a change', array_reverse($since));
 
         return new Conflict(
             "$fresh->name has been changed in another tab or window since this page read it (revision $revision, now $fresh->revision): ".implode('; ', $texts).'.',
-            ['revision' => $fresh->revision, 'changed' => array_values($texts)],
+            ['revision' => $fresh->revision, 'changed' => $texts],
         );
     }
 }

@@ -7,7 +7,7 @@ namespace App\Actions;
 /** Somebody else saved first. Carries what is there now, so that nothing is overwritten unseen. */
 final class Conflict extends \RuntimeException
 {
-    /** @param array<string, mixed> $current */
+    /** @param  array<string, mixed>  $current */
     public function __construct(string $message, private readonly array $current = [])
     {
         parent::__construct($message);

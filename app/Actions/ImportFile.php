@@ -11,7 +11,9 @@ use Linguator\Core\Rig\RigReader;
 /** Takes in one file, whichever kind of document it holds. */
 final readonly class ImportFile
 {
-    public function __construct(private CardReader $cards, private RigReader $rigs, private SaveCards $saveCards, private ImportRig $importRig) {}
+    public function __construct(private CardReader $cards, private RigReader $rigs, private SaveCards $saveCards, private ImportRig $importRig)
+    {
+    }
 
     /**
      * @return string What came of it, in a few words.

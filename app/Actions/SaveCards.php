@@ -44,7 +44,7 @@ final readonly class SaveCards
         }
 
         return DB::transaction(function () use ($card, $revision, $gear): Card {
-            $fresh = Card::query()->lockForUpdate()->findOrFail($card->id);
+            $fresh = Card::query()->findOrFail($card->id);
             if ($fresh->revision !== $revision) {
                 throw new Conflict("The card $fresh->name has been changed in another tab or window since this page read it.", ['revision' => $fresh->revision]);
             }
@@ -95,7 +95,7 @@ final readonly class SaveCards
         return 'replaced';
     }
 
-    /** @param list<GearCard> $cards */
+    /** @param  list<GearCard>  $cards */
     private static function refuseTwins(array $cards): void
     {
         $seen = [];

@@ -47,7 +47,7 @@ final class VerbCommand extends Command
         return $text === false ? throw new DocumentError('no_such_file', "The file \"$file\" cannot be read.") : $text;
     }
 
-    /** @param array<string, mixed> $document */
+    /** @param  array<string, mixed>  $document */
     private function print(array $document): void
     {
         $this->output->write(Json::pretty($document), false, OutputInterface::OUTPUT_RAW);

@@ -12,7 +12,9 @@ use Linguator\Core\Document\Json;
 /** The JSON object a screen sends, read with an error at the key where something is missing or of the wrong kind. */
 final readonly class RequestDocument
 {
-    private function __construct(private \stdClass $document) {}
+    private function __construct(private \stdClass $document)
+    {
+    }
 
     /** @throws DocumentError */
     public static function of(Request $request): self

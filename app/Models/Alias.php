@@ -18,4 +18,15 @@ final class Alias extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return array<string, list<string>> What the user calls things, by kind/target. */
+    public static function byTarget(): array
+    {
+        $named = [];
+        foreach (self::query()->get()->sortBy('alias') as $alias) {
+            $named["$alias->kind/$alias->target"][] = $alias->alias;
+        }
+
+        return $named;
+    }
 }

@@ -25,6 +25,12 @@ final class Card extends Model
 
     protected $guarded = [];
 
+    /** @return list<self> Everything on the shelf, by name. */
+    public static function shelf(): array
+    {
+        return array_values(self::query()->get()->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)->all());
+    }
+
     public static function documentOf(string $id): ?\stdClass
     {
         return self::query()->find($id)?->gear()->document;

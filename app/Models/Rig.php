@@ -24,6 +24,12 @@ final class Rig extends Model
 {
     protected $guarded = [];
 
+    /** @return list<self> Every rig, by name. */
+    public static function bench(): array
+    {
+        return array_values(self::query()->get()->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)->all());
+    }
+
     public function getRouteKeyName(): string
     {
         return 'slug';
@@ -32,7 +38,7 @@ final class Rig extends Model
     /** @return HasMany<RigEntry, $this> */
     public function entries(): HasMany
     {
-        return $this->hasMany(RigEntry::class)->orderBy('position');
+        return $this->hasMany(RigEntry::class);
     }
 
     public function plain(): \stdClass
@@ -50,7 +56,9 @@ final class Rig extends Model
 
     public function log(): RigLog
     {
-        return new RigLog(array_values($this->entries->map(static fn (RigEntry $entry): \stdClass => $entry->plain())->all()));
+        $entries = $this->entries()->get()->sortBy('position');
+
+        return new RigLog(array_values($entries->map(static fn (RigEntry $entry): \stdClass => $entry->plain())->all()));
     }
 
     /** The whole document, history included, as it is exported. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\DB;
 use Linguator\Core\Document\Json;
 
 /**
@@ -22,6 +23,19 @@ final class RigEntry extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return array<int, string> When each rig's history was last added to, by the rig's key. */
+    public static function latestByRig(): array
+    {
+        $latest = [];
+        foreach (DB::table('rig_entries')->selectRaw('rig_id, max(at) as at')->groupBy('rig_id')->get() as $row) {
+            if (is_int($row->rig_id) && is_string($row->at)) {
+                $latest[$row->rig_id] = $row->at;
+            }
+        }
+
+        return $latest;
+    }
 
     public function plain(): \stdClass
     {

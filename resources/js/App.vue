@@ -10,7 +10,6 @@ import { antTheme } from './theme/ant'
 
 const route = useRoute()
 const { isDark, toggle } = useTheme()
-const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? ''
 const search = ref<InstanceType<typeof SearchBox> | null>(null)
 const helpIsOpen = ref(false)
 
@@ -24,7 +23,7 @@ useKeys((key) => {
 </script>
 
 <template>
-  <a-config-provider :theme="antTheme(isDark)" :csp="{ nonce }">
+  <a-config-provider :theme="antTheme(isDark)">
     <RouterView v-if="route.meta.bare" />
     <template v-else>
       <a class="skip" href="#main">To the work</a>

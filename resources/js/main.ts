@@ -1,3 +1,4 @@
+import './theme/nonce'
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { createApp } from 'vue'
 import App from './App.vue'

@@ -22,10 +22,10 @@ final readonly class AliasController
 
     public function index(): JsonResponse
     {
-        $aliases = Alias::query()->orderBy('alias')->get()->groupBy(static fn (Alias $alias): string => "$alias->kind/$alias->target");
+        $named = Alias::byTarget();
         $entries = [];
         foreach ($this->targets() as $key => $entry) {
-            $entries[] = $entry + ['aliases' => $aliases->get($key)?->pluck('alias')->all() ?? []];
+            $entries[] = $entry + ['aliases' => $named[$key] ?? []];
         }
 
         return Answer::json(['entries' => $entries]);
@@ -61,7 +61,7 @@ final readonly class AliasController
         foreach (WireFormats::shipped() as $format) {
             $targets["format/$format->id"] = ['kind' => 'format', 'target' => $format->id, 'name' => $format->name, 'line' => $format->line];
         }
-        $gear = Card::query()->get()->map(static fn (Card $card) => $card->gear()->box())->all();
+        $gear = array_map(static fn (Card $card) => $card->gear()->box(), Card::shelf());
         foreach (AirNames::families($gear) as $family) {
             $targets["family/$family"] = ['kind' => 'family', 'target' => $family, 'name' => $family, 'line' => []];
         }

@@ -21,11 +21,13 @@ use Linguator\Core\Rig\BoxLine;
 
 final readonly class CardController
 {
-    public function __construct(private CardReader $reader, private SaveCards $save) {}
+    public function __construct(private CardReader $reader, private SaveCards $save)
+    {
+    }
 
     public function index(): JsonResponse
     {
-        return Answer::json(['cards' => Card::query()->orderBy('name')->get()->map($this->listed(...))->all()]);
+        return Answer::json(['cards' => array_map($this->listed(...), Card::shelf())]);
     }
 
     public function show(Card $card): JsonResponse
@@ -68,7 +70,7 @@ final readonly class CardController
 
     public function exportAll(string $format): Response
     {
-        $cards = Card::query()->orderBy('id')->get()->map(static fn (Card $card): \stdClass => $card->gear()->canonical())->all();
+        $cards = array_map(static fn (Card $card): \stdClass => $card->gear()->canonical(), Card::shelf());
 
         return Answer::file(self::printed($cards, $format), "shelf.$format");
     }
@@ -112,9 +114,8 @@ final readonly class CardController
     /** @return list<array{slug: string, name: string}> Rigs whose chain holds a copy of this card. */
     private function rigsWith(string $id): array
     {
-        return array_values(Rig::query()->orderBy('name')->get()
-            ->filter(static fn (Rig $rig): bool => $rig->rig()->card($id) !== null)
-            ->map(static fn (Rig $rig): array => ['slug' => $rig->slug, 'name' => $rig->name])
-            ->all());
+        $rigs = array_filter(Rig::bench(), static fn (Rig $rig): bool => $rig->rig()->card($id) !== null);
+
+        return array_values(array_map(static fn (Rig $rig): array => ['slug' => $rig->slug, 'name' => $rig->name], $rigs));
     }
 }

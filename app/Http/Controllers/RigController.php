@@ -10,6 +10,7 @@ use App\Http\Answer;
 use App\Http\RequestDocument;
 use App\Http\RigAnswer;
 use App\Models\Rig;
+use App\Models\RigEntry;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Linguator\Core\Document\Json;
@@ -23,14 +24,17 @@ final readonly class RigController
     /** What needs somebody comes first. */
     private const URGENCY = ['stop' => 0, 'attention' => 1, 'open' => 2, 'done' => 3];
 
-    public function __construct(private RigReader $reader) {}
+    public function __construct(private RigReader $reader)
+    {
+    }
 
     public function index(): JsonResponse
     {
-        $rigs = Rig::query()->orderBy('name')->get()->map(static fn (Rig $rig): array => [
+        $last = RigEntry::latestByRig();
+        $rigs = array_map(static fn (Rig $rig): array => [
             'slug' => $rig->slug,
-            'changed_at' => $rig->updated_at->format('Y-m-d\TH:i:s\Z'),
-        ] + (new RigReview($rig->rig()))->summary())->all();
+            'changed_at' => $last[$rig->id] ?? $rig->updated_at->format('Y-m-d\TH:i:s\Z'),
+        ] + (new RigReview($rig->rig()))->summary(), Rig::bench());
         usort($rigs, static fn (array $a, array $b): int => self::urgency($a) <=> self::urgency($b));
 
         return Answer::json(['rigs' => $rigs]);
@@ -65,7 +69,7 @@ final readonly class RigController
         return Answer::json(['deleted' => $whole]);
     }
 
-    /** @param array<string, mixed> $rig */
+    /** @param  array<string, mixed>  $rig */
     private static function urgency(array $rig): int
     {
         $next = $rig['next'] ?? null;

@@ -16,8 +16,7 @@ final readonly class RigPlanController
 {
     public function __invoke(Rig $rig, Verbs $verbs): JsonResponse
     {
-        $shelf = Card::query()->orderBy('id')->get()->map(static fn (Card $card): \stdClass => $card->gear()->document)->all();
-        $plan = new RigPlan($rig->rig(), array_values($shelf));
+        $plan = new RigPlan($rig->rig(), array_map(static fn (Card $card): \stdClass => $card->gear()->document, Card::shelf()));
 
         return Answer::json($plan->shown($verbs->ask('plan', $plan->question())));
     }

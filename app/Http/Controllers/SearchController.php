@@ -19,15 +19,14 @@ final readonly class SearchController
     {
         $text = $request->query('q');
         $search = new BenchSearch(is_string($text) ? mb_substr($text, 0, 200) : '');
-        foreach (Rig::query()->orderBy('name')->get() as $rig) {
+        foreach (Rig::bench() as $rig) {
             $search->rig($rig->slug, $rig->rig());
         }
-        $aliases = Alias::query()->get();
-        foreach (Card::query()->orderBy('name')->get() as $card) {
+        foreach (Card::shelf() as $card) {
             $search->card($card->gear());
         }
-        foreach ($aliases->groupBy(static fn (Alias $alias): string => "$alias->kind/$alias->target") as $key => $group) {
-            $search->named((string) $key, array_values($group->map(static fn (Alias $alias): string => $alias->alias)->all()));
+        foreach (Alias::byTarget() as $target => $aliases) {
+            $search->named($target, $aliases);
         }
         $search->formats();
 

@@ -11,7 +11,9 @@ use Linguator\Core\Verb\Verbs;
 
 final readonly class VerbController
 {
-    public function __construct(private Verbs $verbs) {}
+    public function __construct(private Verbs $verbs)
+    {
+    }
 
     public function index(): JsonResponse
     {

@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Pages take nothing from any other host, and run no script that did not ship with the application. */
 final class SecurityHeaders
 {
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $nonce = Vite::useCspNonce();

@@ -31,7 +31,9 @@ final class AirJoiner
     /** @var array<string, list<Joint>> */
     private array $memo = [];
 
-    public function __construct(private readonly JoinContext $context) {}
+    public function __construct(private readonly JoinContext $context)
+    {
+    }
 
     /** @return list<Radio> */
     public static function radiosOf(Box $sender): array
@@ -115,7 +117,7 @@ final class AirJoiner
             $via,
             self::changes($sender, $radio, $sent, $receiver, $heard, $via, $frame, $mode),
             $judgement->allFindings(),
-            new LatencyStage("$via to $receiver->name", $frame ?? self::UNKNOWN_PERIOD_MS, self::TRANSIT_MS, $mode === self::SIXTEEN ? 2 : 1),
+            new LatencyStage("{$sender->name()} → $receiver->name, through the air", $frame ?? self::UNKNOWN_PERIOD_MS, self::TRANSIT_MS, $mode === self::SIXTEEN ? 2 : 1),
             array_filter([
                 'radio' => $sender instanceof Handset ? $radio->id : null,
                 'frame_ms' => $frame,

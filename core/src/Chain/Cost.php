@@ -13,14 +13,16 @@ final readonly class Cost
     /** Latencies closer than this are the same (ms). */
     private const SAME_MS = 1e-6;
 
-    public function __construct(public int $fixes, public int $boxes, public int $settings, public float $ms) {}
+    public function __construct(public int $fixes, public int $boxes, public int $settings, public float $ms)
+    {
+    }
 
     public static function zero(): self
     {
         return new self(0, 0, 0, 0.0);
     }
 
-    /** @param non-empty-list<Joint> $joints The least cost of this coupling. */
+    /** @param  non-empty-list<Joint>  $joints The least cost of this coupling. */
     public static function leastOf(array $joints): self
     {
         $least = null;

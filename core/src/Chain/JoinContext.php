@@ -14,5 +14,7 @@ final readonly class JoinContext
      * @param  positive-int  $channels  How many channels must get through.
      * @param  Pack|null  $pack  What feeds the handset and its bay; null: not known.
      */
-    public function __construct(public int $channels, public Handset $handset, public ?Pack $pack) {}
+    public function __construct(public int $channels, public Handset $handset, public ?Pack $pack)
+    {
+    }
 }

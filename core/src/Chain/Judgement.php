@@ -20,7 +20,9 @@ final class Judgement
     /** @var list<string> */
     private array $unknown = [];
 
-    public function __construct(private readonly Box $from, private readonly Box $to) {}
+    public function __construct(private readonly Box $from, private readonly Box $to)
+    {
+    }
 
     public function miss(string $code): void
     {

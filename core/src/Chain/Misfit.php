@@ -12,8 +12,10 @@ final readonly class Misfit
 
     private const OTHER_FAMILY = 4;
 
-    /** @param non-empty-list<string> $codes */
-    public function __construct(public array $codes, private bool $otherFamily = false) {}
+    /** @param  non-empty-list<string>  $codes */
+    public function __construct(public array $codes, private bool $otherFamily = false)
+    {
+    }
 
     public static function format(): self
     {

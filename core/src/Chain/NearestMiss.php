@@ -64,7 +64,7 @@ final class NearestMiss
         }
     }
 
-    /** @param list<Box> $chain */
+    /** @param  list<Box>  $chain */
     private function weight(array $chain): int
     {
         $weight = count($this->destroyed($chain));

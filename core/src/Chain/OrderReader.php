@@ -16,7 +16,9 @@ final readonly class OrderReader
      * @param  Controller|null  $controller  Null: the pins themselves.
      * @param  Joint  $joint  The coupling over which it is read.
      */
-    private function __construct(public ChannelOrder $order, public bool $byPwm, public ?Controller $controller, public Joint $joint, public bool $isUnlabelled = false) {}
+    private function __construct(public ChannelOrder $order, public bool $byPwm, public ?Controller $controller, public Joint $joint, public bool $isUnlabelled = false)
+    {
+    }
 
     /**
      * Null where nothing can be judged: no order on the controller's card, no labels that name A, E, T, R at pins 1–4.
@@ -45,7 +47,7 @@ final readonly class OrderReader
         return new self($arriving, true, null, $joint, true);
     }
 
-    /** @param list<string> $labels */
+    /** @param  list<string>  $labels */
     private static function fromLabels(array $labels): ?ChannelOrder
     {
         $first = array_filter(array_slice($labels, 0, 4), static fn (string $label): bool => strlen($label) === 1);

@@ -9,7 +9,9 @@ final class PathChoice
 {
     private ?Path $best = null;
 
-    private function __construct(private readonly Segment $whole, private readonly ?Path $toBeat) {}
+    private function __construct(private readonly Segment $whole, private readonly ?Path $toBeat)
+    {
+    }
 
     /** Null if none is better than the path to beat. */
     public static function best(Segment $whole, ?Path $toBeat): ?Path
@@ -20,7 +22,7 @@ final class PathChoice
         return $choice->best;
     }
 
-    /** @param list<Joint> $chosen */
+    /** @param  list<Joint>  $chosen */
     private function extend(array $chosen, Cost $cost): void
     {
         if ($this->isTooDear($cost)) {
@@ -47,7 +49,7 @@ final class PathChoice
         return $limit !== null && $cost->compare($limit->cost) > 0;
     }
 
-    /** @param list<Joint> $joints */
+    /** @param  list<Joint>  $joints */
     private function take(array $joints): void
     {
         assert($joints !== []);

@@ -22,9 +22,11 @@ final readonly class PathOrder
      * @param  list<SettingChange>  $changes
      * @param  list<Finding>  $findings
      */
-    private function __construct(public array $changes = [], public array $findings = []) {}
+    private function __construct(public array $changes = [], public array $findings = [])
+    {
+    }
 
-    /** @param list<Joint> $joints */
+    /** @param  list<Joint>  $joints */
     public static function judge(Handset $handset, array $joints): self
     {
         $reader = OrderReader::of($joints);

@@ -133,7 +133,7 @@ final class PathSearch
         return PathRules::reserved($receiver, $this->request->functions, $this->request->channels);
     }
 
-    /** @param non-empty-list<Joint> $joints */
+    /** @param  non-empty-list<Joint>  $joints */
     private function finish(Segment $head, Receiver $receiver, array $joints): void
     {
         $start = $head->to($receiver, $joints, $this->findingsAtEnd($receiver));

@@ -40,7 +40,8 @@ final readonly class PlanRequest
         public array $mustReceivers,
         public ?array $functions,
         public ?Pack $pack,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  \stdClass  $input  One that has passed the schema of the verb's input.

@@ -22,7 +22,8 @@ final readonly class Segment
         public Cost $least,
         public array $boxFindings,
         public array $converters,
-    ) {}
+    ) {
+    }
 
     public static function start(): self
     {

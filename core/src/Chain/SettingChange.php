@@ -7,7 +7,9 @@ namespace Linguator\Core\Chain;
 /** One thing to set in one box, where it differs from how the box is delivered. */
 final readonly class SettingChange
 {
-    public function __construct(public string $box, public string $setting, public string|float|bool $to) {}
+    public function __construct(public string $box, public string $setting, public string|float|bool $to)
+    {
+    }
 
     /** @return array{box: string, setting: string, to: string|float|int|bool} */
     public function toArray(): array

@@ -24,7 +24,7 @@ enum Telemetry: string
         };
     }
 
-    /** @param non-empty-list<Joint> $joints */
+    /** @param  non-empty-list<Joint>  $joints */
     public static function of(array $joints): self
     {
         $behind = false;

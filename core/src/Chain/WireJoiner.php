@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
-use Linguator\Core\Finding\Finding;
-use Linguator\Core\Finding\Severity;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Controller;
 use Linguator\Core\Gear\Handset;
@@ -31,7 +29,9 @@ final class WireJoiner
     /** @var array<string, list<Joint>> */
     private array $memo = [];
 
-    public function __construct(private readonly JoinContext $context) {}
+    public function __construct(private readonly JoinContext $context)
+    {
+    }
 
     /** @return list<Joint> Every way in which the two join, earliest ports first. */
     public function joints(Box $from, Box $to): array

@@ -29,7 +29,9 @@ final readonly class WirePace
      * @param  bool  $isChange  The box is delivered with another period.
      * @param  list<Finding>  $findings
      */
-    private function __construct(public float $periodMs, public bool $isChange, public array $findings) {}
+    private function __construct(public float $periodMs, public bool $isChange, public array $findings)
+    {
+    }
 
     public static function choose(OutputPort $output, InputPort $input, Box $from, JoinContext $context): self
     {
@@ -58,7 +60,7 @@ final readonly class WirePace
         return $from instanceof Handset && $from->channels !== null ? min($channels, $from->channels) : $channels;
     }
 
-    /** @param list<float> $periods */
+    /** @param  list<float>  $periods */
     private static function listed(array $periods, ?float $maxRateHz, float $needed, Box $from): self
     {
         $slowEnough = array_values(array_filter($periods, static fn (float $ms): bool => self::keepsUp($ms, $maxRateHz)));
@@ -66,7 +68,7 @@ final readonly class WirePace
         $chosen = match (true) {
             $roomy !== [] => min($roomy),
             $slowEnough !== [] => max($slowEnough),
-            default => max($periods),
+            default => max([0.0, ...$periods]),
         };
         $findings = [];
         if ($slowEnough === []) {

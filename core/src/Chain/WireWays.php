@@ -32,7 +32,8 @@ final class WireWays
         private readonly array $converters,
         private readonly array $controllers,
         private readonly Controller|ServoSet $craft,
-    ) {}
+    ) {
+    }
 
     /**
      * From one box to the next, without the converters already used.
@@ -155,7 +156,7 @@ final class WireWays
         ));
     }
 
-    /** @param list<string> $used */
+    /** @param  list<string>  $used */
     private function isFree(Converter $converter, array $used, bool $inCraft): bool
     {
         return ! in_array($converter->id, $used, true) && ! ($inCraft && $this->isDestroyed($converter));

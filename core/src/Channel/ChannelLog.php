@@ -16,7 +16,9 @@ final readonly class ChannelLog
      * @param  non-empty-list<float>  $times
      * @param  non-empty-list<non-empty-list<float>>  $columns  By channel, from channel 1.
      */
-    private function __construct(public array $times, public array $columns) {}
+    private function __construct(public array $times, public array $columns)
+    {
+    }
 
     /**
      * @param  list<float>  $times

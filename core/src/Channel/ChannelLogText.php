@@ -74,6 +74,7 @@ final class ChannelLogText
         return $rows;
     }
 
+    /** @return non-empty-string */
     private static function separatorOf(string $line): string
     {
         foreach (["\t", ';'] as $separator) {
@@ -85,7 +86,7 @@ final class ChannelLogText
         return ',';
     }
 
-    /** @param list<string> $cells */
+    /** @param  list<string>  $cells */
     private static function row(array $cells, string $separator, int $line): \stdClass
     {
         $numbers = [];

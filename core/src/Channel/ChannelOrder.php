@@ -7,8 +7,10 @@ namespace Linguator\Core\Channel;
 /** Which of A, E, T, R rides on channel 1, 2, 3, 4; for example `AETR`. Immutable, always a permutation. */
 final readonly class ChannelOrder
 {
-    /** @param list<Letter> $letters */
-    private function __construct(private array $letters) {}
+    /** @param  list<Letter>  $letters */
+    private function __construct(private array $letters)
+    {
+    }
 
     /** @throws InvalidChannelOrder unless each of A, E, T, R is named once. */
     public static function of(string $letters): self
@@ -31,7 +33,7 @@ final readonly class ChannelOrder
         }
     }
 
-    /** @param array<int, Letter> $byChannel Letters by channel 1–4, in any sequence. */
+    /** @param  array<int, Letter>  $byChannel Letters by channel 1–4, in any sequence. */
     public static function fromChannels(array $byChannel): self
     {
         ksort($byChannel);
@@ -58,7 +60,7 @@ final readonly class ChannelOrder
         return array_map(self::of(...), $orders);
     }
 
-    /** @param int<1, 4> $channel */
+    /** @param  int<1, 4>  $channel */
     public function at(int $channel): Letter
     {
         return $this->letters[$channel - 1];

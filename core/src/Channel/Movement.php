@@ -7,8 +7,10 @@ namespace Linguator\Core\Channel;
 /** One stick out and back, as a channel log shows it. Times in ms, channels counted from 1. */
 final readonly class Movement
 {
-    /** @param non-empty-array<int, bool> $upFirst For each channel that took part: whether it rose first. */
-    public function __construct(public float $from, public float $to, public array $upFirst) {}
+    /** @param  non-empty-array<int, bool>  $upFirst For each channel that took part: whether it rose first. */
+    public function __construct(public float $from, public float $to, public array $upFirst)
+    {
+    }
 
     /** @return list<int> */
     public function channels(): array

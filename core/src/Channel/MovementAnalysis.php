@@ -34,7 +34,7 @@ final readonly class MovementAnalysis
     /** @var array<int, array{letter: Letter, reversed: bool}> By channel. */
     private array $assigned;
 
-    /** @param list<Letter> $sequence The sticks in the sequence in which they were moved. */
+    /** @param  list<Letter>  $sequence The sticks in the sequence in which they were moved. */
     public function __construct(private ChannelLog $log, private array $sequence, private ?ChannelOrder $expected = null)
     {
         $this->movements = self::join($log->stretches());
@@ -107,16 +107,20 @@ final readonly class MovementAnalysis
     private static function joinWhile(array $movements, callable $belong): array
     {
         $joined = [];
+        $open = null;
         foreach ($movements as $movement) {
-            $last = array_key_last($joined);
-            if ($last !== null && $belong($joined[$last], $movement)) {
-                $joined[$last] = $joined[$last]->joinedWith($movement);
-            } else {
-                $joined[] = $movement;
+            if ($open !== null && $belong($open, $movement)) {
+                $open = $open->joinedWith($movement);
+
+                continue;
             }
+            if ($open !== null) {
+                $joined[] = $open;
+            }
+            $open = $movement;
         }
 
-        return array_values($joined);
+        return $open === null ? $joined : [...$joined, $open];
     }
 
     /** @return array<int, array{letter: Letter, reversed: bool}> */

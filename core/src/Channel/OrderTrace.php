@@ -12,12 +12,13 @@ namespace Linguator\Core\Channel;
  */
 final readonly class OrderTrace
 {
-    /** @param list<Remap> $remaps Those that are switched on, from the handset on. */
+    /** @param  list<Remap>  $remaps Those that are switched on, from the handset on. */
     public function __construct(
         public ChannelOrder $handset,
         public ChannelOrder $reader,
         public array $remaps = [],
-    ) {}
+    ) {
+    }
 
     /**
      * The channel on which a stick that leaves on this one arrives.
@@ -34,7 +35,7 @@ final readonly class OrderTrace
         return $channel;
     }
 
-    /** @param int<1, 4> $channel */
+    /** @param  int<1, 4>  $channel */
     public function readAs(int $channel): Letter
     {
         return $this->reader->at($this->arrivesOn($channel));

@@ -10,7 +10,9 @@ namespace Linguator\Core\Channel;
  */
 final readonly class Remap
 {
-    public function __construct(public ChannelOrder $expects, public ChannelOrder $sends) {}
+    public function __construct(public ChannelOrder $expects, public ChannelOrder $sends)
+    {
+    }
 
     /**
      * @param  int<1, 4>  $channel

@@ -13,6 +13,8 @@ final class Json
     /** Deeper nesting than this is no document of ours. */
     public const MAX_DEPTH = 64;
 
+    private const FLAGS = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION;
+
     /** @throws DocumentError if the text is not sound JSON, is nested too deeply or holds a number that is not finite. */
     public static function decode(string $text): mixed
     {
@@ -30,19 +32,14 @@ final class Json
     /** Two-space-indented text with a closing newline. */
     public static function pretty(mixed $value): string
     {
-        $text = json_encode($value, self::flags() | JSON_PRETTY_PRINT);
+        $text = json_encode($value, JSON_THROW_ON_ERROR | self::FLAGS | JSON_PRETTY_PRINT);
 
         return (preg_replace_callback('/^(?: {4})+/m', static fn (array $m): string => str_repeat('  ', intdiv(strlen($m[0]), 4)), $text) ?? $text)."\n";
     }
 
     public static function compact(mixed $value): string
     {
-        return json_encode($value, self::flags());
-    }
-
-    private static function flags(): int
-    {
-        return JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
+        return json_encode($value, JSON_THROW_ON_ERROR | self::FLAGS);
     }
 
     private static function syntaxError(string $text, \JsonException $error): DocumentError

@@ -25,8 +25,8 @@ final class JsonLines
         return self::lineAt($text, $at + strspn($text, " \t\r\n", $at));
     }
 
-    /** The line (from 1) on which the value at the path stands, or null if the text holds no such place. */
-    public static function of(string $text, string $path): ?int
+    /** The line (from 1) of the deepest part of the path that can be found. */
+    public static function of(string $text, string $path): int
     {
         $wanted = $path === '' ? [] : explode('.', $path);
         $offset = 0;

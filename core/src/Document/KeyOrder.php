@@ -49,11 +49,13 @@ final class KeyOrder
         return array_flip(array_keys($names));
     }
 
-    /** @param array<string, true> $names */
+    /** @param  array<string, true>  $names */
     private static function collect(mixed $schema, array &$names): void
     {
         if ($schema instanceof \stdClass && ($schema->properties ?? null) instanceof \stdClass) {
-            $names += array_fill_keys(array_keys(get_object_vars($schema->properties)), true);
+            foreach (get_object_vars($schema->properties) as $name => $ignored) {
+                $names[(string) $name] ??= true;
+            }
         }
         if ($schema instanceof \stdClass || is_array($schema)) {
             foreach ((array) $schema as $part) {

@@ -11,7 +11,9 @@ namespace Linguator\Core\Document;
  */
 final readonly class Node
 {
-    public function __construct(public \stdClass $value) {}
+    public function __construct(public \stdClass $value)
+    {
+    }
 
     public function has(string $key): bool
     {

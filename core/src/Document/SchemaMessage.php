@@ -35,7 +35,7 @@ final class SchemaMessage
     {
         $deepest = null;
         $alternatives = in_array($error->keyword(), ['anyOf', 'oneOf'], true);
-        foreach ($error->subErrors() as $sub) {
+        foreach (self::below($error) as $sub) {
             $leaf = self::leaf($sub);
             if ($deepest === null || count($leaf->data()->fullPath()) > count($deepest->data()->fullPath())) {
                 $deepest = $leaf;
@@ -50,14 +50,22 @@ final class SchemaMessage
 
     private static function bestOfAlternatives(ValidationError $error): ValidationError
     {
-        foreach ($error->subErrors() as $sub) {
+        foreach (self::below($error) as $sub) {
             $leaf = self::leaf($sub);
             if ($leaf->keyword() === 'enum') {
                 return $leaf;
             }
         }
 
-        return $error->subErrors() === [] ? $error : self::leaf($error->subErrors()[array_key_first($error->subErrors())]);
+        $below = self::below($error);
+
+        return $below === [] ? $error : self::leaf($below[0]);
+    }
+
+    /** @return list<ValidationError> */
+    private static function below(ValidationError $error): array
+    {
+        return array_values(array_filter($error->subErrors(), static fn (mixed $sub): bool => $sub instanceof ValidationError));
     }
 
     private static function sentence(ValidationError $error, mixed $value): string
@@ -84,7 +92,7 @@ final class SchemaMessage
             'minLength' => "Found $found; expected at least {$limit('min')} character(s).",
             'maxLength' => "Found $size characters; expected at most {$limit('max')}.",
             'uniqueItems' => 'The same entry stands in this list twice; expected each once.',
-            'pattern' => "Found $found; expected text of the form {$error->args()['pattern']}.",
+            'pattern' => "Found $found; expected text of the form {$limit('pattern')}.",
             default => "Found $found, which does not fit here ({$error->keyword()}).",
         };
     }

@@ -16,6 +16,8 @@ final class Schemas
     public function __construct(?string $folder = null)
     {
         $this->validator = new Validator(null, 1, true);
+        // Documents stay as they came: the validator must not write defaults into them.
+        $this->validator->parser()->setOption('allowDefaults', false);
         $this->validator->resolver()?->registerPrefix(self::BASE, $folder ?? dirname(__DIR__, 2).'/schema');
     }
 

@@ -77,7 +77,7 @@ final class YamlLines
         return null;
     }
 
-    /** @param list<string> $lines */
+    /** @param  list<string>  $lines */
     private static function firstContent(array $lines, int $from): ?int
     {
         for ($number = $from; $number < count($lines); $number++) {

@@ -21,7 +21,8 @@ final readonly class Finding
         public ?string $change = null,
         public ?string $from = null,
         public ?string $to = null,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, string> */
     public function toArray(): array

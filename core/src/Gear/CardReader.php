@@ -21,7 +21,9 @@ final readonly class CardReader
 
     public const SCHEMA = 'gear-card.schema.json';
 
-    public function __construct(private Schemas $schemas) {}
+    public function __construct(private Schemas $schemas)
+    {
+    }
 
     /** @throws DocumentError with the path inside the card. */
     public function fromDocument(mixed $document): GearCard

@@ -28,7 +28,8 @@ final readonly class Controller implements Box
         public OutputPort $output,
         public SupplyRange $supply,
         public ?float $feedsV,
-    ) {}
+    ) {
+    }
 
     public static function fromNode(Node $card): self
     {

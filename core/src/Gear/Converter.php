@@ -16,7 +16,8 @@ final readonly class Converter implements Box
         public InputPort $input,
         public OutputPort $output,
         public SupplyRange $supply,
-    ) {}
+    ) {
+    }
 
     public static function fromNode(Node $card): self
     {

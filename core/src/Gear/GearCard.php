@@ -10,9 +10,11 @@ use Linguator\Core\Document\Node;
 /** One piece of gear as its document says. The document is kept as it came; `box()` reads it for the arithmetic. */
 final readonly class GearCard
 {
-    private function __construct(public \stdClass $document, public string $id, public Kind $kind, public string $name) {}
+    private function __construct(public \stdClass $document, public string $id, public Kind $kind, public string $name)
+    {
+    }
 
-    /** @param \stdClass $document One that has passed the gear card schema and the rules of `CardReader`. */
+    /** @param  \stdClass  $document One that has passed the gear card schema and the rules of `CardReader`. */
     public static function of(\stdClass $document): self
     {
         $node = new Node($document);

@@ -30,7 +30,8 @@ final readonly class Handset implements Box
         public bool $hasBay,
         public float|string|null $baySupply,
         public ?Pack $pack,
-    ) {}
+    ) {
+    }
 
     public static function fromNode(Node $card): self
     {

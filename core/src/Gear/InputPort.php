@@ -25,7 +25,8 @@ final readonly class InputPort
         public bool $telemetry = false,
         public bool $anyLevel = false,
         public int $index = 0,
-    ) {}
+    ) {
+    }
 
     public static function fromDocument(mixed $port, int $index = 0): self
     {

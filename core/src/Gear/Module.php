@@ -28,7 +28,8 @@ final readonly class Module implements Box
         public ?ChannelOrder $sends,
         public bool $remapSwitchable,
         public bool $remapOn,
-    ) {}
+    ) {
+    }
 
     public static function fromNode(Node $card): self
     {

@@ -31,7 +31,8 @@ final readonly class OutputPort
         public ?string $mode = null,
         public Place $place = Place::Wire,
         public int $index = 0,
-    ) {}
+    ) {
+    }
 
     public static function fromDocument(mixed $port, Place $place = Place::Wire, int $index = 0): self
     {

@@ -29,7 +29,8 @@ final readonly class Protocol
         public bool $refusesAuto,
         public ?float $fMhz,
         public int $index = 0,
-    ) {}
+    ) {
+    }
 
     public static function fromNode(Node $protocol, int $index): self
     {

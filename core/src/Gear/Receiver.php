@@ -25,7 +25,8 @@ final readonly class Receiver implements Box
         public ?bool $telemetry,
         public array $reserved,
         public ?array $channelModes,
-    ) {}
+    ) {
+    }
 
     public static function fromNode(Node $card): self
     {

@@ -13,14 +13,15 @@ final readonly class ServoSet implements Box
     /** What a servo that is not digital takes at most (Hz). */
     private const ANALOGUE_HZ = 50.0;
 
-    /** @param list<string> $functions What each servo is for. */
+    /** @param  list<string>  $functions What each servo is for. */
     private function __construct(
         public string $id,
         public string $name,
         public array $functions,
         public InputPort $input,
         public ?float $feedsV,
-    ) {}
+    ) {
+    }
 
     public static function fromNode(Node $card): self
     {

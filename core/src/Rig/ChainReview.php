@@ -30,7 +30,9 @@ final readonly class ChainReview
      * @param  list<list<string>>  $misses  Codes for each coupling that does not join.
      * @param  Path|null  $path  Null while something does not join.
      */
-    private function __construct(private RigDocument $rig, private array $couplings, private array $misses, public ?Path $path) {}
+    private function __construct(private RigDocument $rig, private array $couplings, private array $misses, public ?Path $path)
+    {
+    }
 
     public static function of(RigDocument $rig): self
     {
@@ -165,7 +167,7 @@ final readonly class ChainReview
     private function label(Joint $joint): string
     {
         if ($joint->isAir()) {
-            return str_replace('/', ', ', $joint->via);
+            return SettingNames::air($joint->via);
         }
 
         return $joint->output?->format->name ?? $joint->via;
@@ -191,7 +193,7 @@ final readonly class ChainReview
         return $recorded === [] ? $joints : $recorded;
     }
 
-    /** @param list<list<Joint>> $couplings */
+    /** @param  list<list<Joint>>  $couplings */
     private static function path(RigDocument $rig, array $couplings): ?Path
     {
         $whole = Segment::start();

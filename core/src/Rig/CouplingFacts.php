@@ -59,7 +59,7 @@ final class CouplingFacts
         };
     }
 
-    /** @param list<float>|null $periods */
+    /** @param  list<float>|null  $periods */
     private static function periods(?array $periods): string
     {
         return $periods === null ? self::UNKNOWN : implode(' or ', $periods).' ms';

@@ -13,8 +13,10 @@ use Linguator\Core\Document\DocumentError;
 /** What was seen to move when each stick was moved, against what should move. */
 final readonly class OrderCheck
 {
-    /** @param list<array{letter: string, channel: int|null, expected: int, moved: string|null, reversed: bool|null, ok: bool}> $rows */
-    private function __construct(public array $rows, private OrderTrace $trace, private OrderReview $order) {}
+    /** @param  list<array{letter: string, channel: int|null, expected: int, moved: string|null, reversed: bool|null, ok: bool}>  $rows */
+    private function __construct(public array $rows, private OrderTrace $trace, private OrderReview $order)
+    {
+    }
 
     /**
      * @param  array<string, array{channel: int|null, reversed: bool|null}>  $seen  By stick letter: the channel that moved; null: none did.

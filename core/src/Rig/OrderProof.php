@@ -19,8 +19,10 @@ final readonly class OrderProof
         'plugs' => 'where the plugs go',
     ];
 
-    /** @param list<string> $reasons Why it is stale. */
-    private function __construct(public string $state, public ?string $at, public ?string $observed, public array $reasons) {}
+    /** @param  list<string>  $reasons Why it is stale. */
+    private function __construct(public string $state, public ?string $at, public ?string $observed, public array $reasons)
+    {
+    }
 
     public static function of(RigDocument $rig, OrderReview $order): self
     {

@@ -12,6 +12,7 @@ use Linguator\Core\Channel\OrderFixes;
 use Linguator\Core\Channel\OrderTrace;
 use Linguator\Core\Channel\ReaderKind;
 use Linguator\Core\Channel\Remap;
+use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Controller;
 use Linguator\Core\Gear\Module;
 use Linguator\Core\Gear\ServoSet;
@@ -29,7 +30,8 @@ final readonly class OrderReview
         public ?OrderReader $reader,
         public array $modules,
         public ?string $unjudged,
-    ) {}
+    ) {
+    }
 
     public static function of(RigDocument $rig, ChainReview $chain): self
     {
@@ -163,8 +165,7 @@ final readonly class OrderReview
     {
         $fixes = [];
         foreach ($this->modules as $k => $entry) {
-            $switched = $this->modules;
-            $switched[$k]['on'] = ! $entry['on'];
+            $switched = array_values(array_replace($this->modules, [$k => ['on' => ! $entry['on']] + $entry]));
             $possible = $this->trace !== null && $entry['module']->remapSwitchable && self::unknownModule($switched) === null;
             if ($possible && self::trace($this->trace->handset, $this->trace->reader, $switched)->isCorrect()) {
                 $on = $switched[$k]['on'];
@@ -189,10 +190,12 @@ final readonly class OrderReview
     private function withPatch(array $fix): array
     {
         $order = is_string($fix['order'] ?? null) ? $fix['order'] : '';
+        $names = new SettingNames($this->rig);
+        $at = static fn (?Box $box): string => $box === null ? '' : "{$box->name()}: set {$names->name($box->id(), 'order')} to {$names->value('order', $order)}";
         [$title, $set] = match ($fix['at']) {
             'plugs' => ['Move the plugs', ['settings.plugs' => 'arrival']],
-            'controller' => ["Set {$this->reader?->controller?->name} to $order", ['settings.controller_order' => $order]],
-            default => ["Set {$this->rig->handset()?->name} to $order", ['settings.order' => $order]],
+            'controller' => [$at($this->reader?->controller), ['settings.controller_order' => $order]],
+            default => [$at($this->rig->handset()), ['settings.order' => $order]],
         };
 
         return $fix + ['title' => $title, 'set' => (object) $set];
@@ -231,7 +234,7 @@ final readonly class OrderReview
         return OrderReader::unlabelled(self::trace($handset, $handset, $modules)->arriving(), $last);
     }
 
-    /** @param list<array{module: Module, on: bool, sends: ChannelOrder|null}> $modules */
+    /** @param  list<array{module: Module, on: bool, sends: ChannelOrder|null}>  $modules */
     private static function unknownModule(array $modules): ?string
     {
         foreach ($modules as $entry) {
@@ -243,7 +246,7 @@ final readonly class OrderReview
         return null;
     }
 
-    /** @param list<array{module: Module, on: bool, sends: ChannelOrder|null}> $modules */
+    /** @param  list<array{module: Module, on: bool, sends: ChannelOrder|null}>  $modules */
     private static function trace(ChannelOrder $handset, ChannelOrder $reader, array $modules): OrderTrace
     {
         $remaps = [];

@@ -23,9 +23,11 @@ final readonly class RigDocument
      * @param  list<GearCard>  $cards  The chain, from handset to craft.
      * @param  list<Box>  $boxes  The same, read for the arithmetic.
      */
-    private function __construct(public \stdClass $document, public array $cards, public array $boxes) {}
+    private function __construct(public \stdClass $document, public array $cards, public array $boxes)
+    {
+    }
 
-    /** @param \stdClass $document One that `RigReader` has passed. */
+    /** @param  \stdClass  $document One that `RigReader` has passed. */
     public static function of(\stdClass $document): self
     {
         $cards = array_map(static fn (Node $card): GearCard => GearCard::of($card->value), (new Node($document))->nodes('chain'));

@@ -13,8 +13,10 @@ final readonly class RigLog
 
     public const UNDO = 'undo';
 
-    /** @param list<\stdClass> $entries As in the document's `log`. */
-    public function __construct(public array $entries) {}
+    /** @param  list<\stdClass>  $entries As in the document's `log`. */
+    public function __construct(public array $entries)
+    {
+    }
 
     /** The position of the latest change that still stands, or null. */
     public function lastStanding(): ?int

@@ -21,7 +21,9 @@ final readonly class RigPatch
      * @param  array<string, mixed>  $set
      * @param  list<string>  $clear
      */
-    private function __construct(public array $set, public array $clear) {}
+    private function __construct(public array $set, public array $clear)
+    {
+    }
 
     /**
      * @param  array<string, mixed>  $set
@@ -43,7 +45,10 @@ final readonly class RigPatch
     /** What an entry of the log changed, turned round. */
     public static function takingBack(\stdClass $before, \stdClass $after): self
     {
-        $then = get_object_vars($before);
+        $then = [];
+        foreach (get_object_vars($before) as $place => $value) {
+            $then[(string) $place] = $value;
+        }
         $now = get_object_vars($after);
 
         return self::of($then, array_values(array_map(strval(...), array_keys(array_diff_key($now, $then)))));
@@ -87,7 +92,7 @@ final readonly class RigPatch
     {
         [$parent, $key] = self::parent($document, $place);
 
-        return $parent?->{$key} ?? null;
+        return $parent === null ? null : ($parent->{$key} ?? null);
     }
 
     public static function same(mixed $a, mixed $b): bool
@@ -105,7 +110,6 @@ final readonly class RigPatch
                 $at->{$step} = new \stdClass;
             }
             $at = $at->{$step};
-            assert($at instanceof \stdClass);
         }
         $at->{$key} = $value;
     }

@@ -11,8 +11,10 @@ use Linguator\Core\Document\Node;
 /** What a rig asks of the verb `plan`, and its answer with names and sentences for the screen. */
 final readonly class RigPlan
 {
-    /** @param list<\stdClass> $shelf Gear cards. */
-    public function __construct(private RigDocument $rig, private array $shelf) {}
+    /** @param  list<\stdClass>  $shelf Gear cards. */
+    public function __construct(private RigDocument $rig, private array $shelf)
+    {
+    }
 
     /** @throws DocumentError if the rig has not said which handset and craft to join. */
     public function question(): \stdClass

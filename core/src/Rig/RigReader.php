@@ -24,8 +24,10 @@ final readonly class RigReader
 
     private const VERSION = 1;
 
-    /** @param (\Closure(string): ?\stdClass)|null $shelf Finds a card's document by id, for chains that name cards by id alone. */
-    public function __construct(private Schemas $schemas, private ?\Closure $shelf = null) {}
+    /** @param  (\Closure(string): ?\stdClass)|null  $shelf Finds a card's document by id, for chains that name cards by id alone. */
+    public function __construct(private Schemas $schemas, private ?\Closure $shelf = null)
+    {
+    }
 
     /** @throws DocumentError */
     public function fromText(string $text): RigDocument
@@ -97,7 +99,7 @@ final readonly class RigReader
         return $whole;
     }
 
-    /** @param array<string, true> $seen */
+    /** @param  array<string, true>  $seen */
     private function checkCard(GearCard $card, int $k, array $seen): void
     {
         if (isset($seen[$card->id])) {

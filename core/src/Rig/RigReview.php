@@ -53,6 +53,7 @@ final readonly class RigReview
             'couplings' => $this->chain->couplings(),
             'changes' => $this->chain->changes(),
             'latency_ms' => $this->chain->path?->latency()->toArray(),
+            'latency_stages' => $this->chain->path?->latency()->stages() ?? [],
             'telemetry' => $this->chain->path?->telemetry->value,
             'order' => $this->order->toArray(),
             'wiring' => $this->wiring->toArray(),

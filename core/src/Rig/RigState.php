@@ -10,7 +10,9 @@ use Linguator\Core\Finding\Severity;
 /** How far a rig has come, told from joining, wiring and order alone: the steps, one sentence, and the one next thing to do. */
 final readonly class RigState
 {
-    private function __construct(private RigDocument $rig, private ChainReview $chain, private OrderReview $order, private WiringReview $wiring) {}
+    private function __construct(private RigDocument $rig, private ChainReview $chain, private OrderReview $order, private WiringReview $wiring)
+    {
+    }
 
     public static function of(RigDocument $rig, ChainReview $chain, OrderReview $order, WiringReview $wiring): self
     {
@@ -37,7 +39,7 @@ final readonly class RigState
         }
         $at = OrderProof::of($this->rig, $this->order)->at;
 
-        return ['severity' => 'done', 'sentence' => 'Joined, wired and in order'.($at === null ? '.' : '; order proven on '.substr($at, 0, 10).'.'), 'step' => 'path', 'action' => 'Open the sheet'];
+        return ['severity' => 'done', 'sentence' => 'Joined, wired and in order'.($at === null ? '.' : '; order proven on '.Day::of($at).'.'), 'step' => 'path', 'action' => 'Open the sheet'];
     }
 
     /** @return array{state: string, note: string} */
@@ -86,7 +88,7 @@ final readonly class RigState
             return ['state' => 'open', 'note' => 'Wires are known once the chain joins.'];
         }
         foreach ($this->wiring->power() as $row) {
-            if (in_array($row['severity'], ['stop', 'fix'], true) && is_string($row['message'])) {
+            if (in_array($row['severity'], ['stop', 'fix'], true)) {
                 return ['state' => $row['severity'] === 'stop' ? 'stop' : 'attention', 'note' => $row['message']];
             }
         }

@@ -26,7 +26,9 @@ final readonly class SettingNames
         'controller_order' => 'Channel order',
     ];
 
-    public function __construct(private RigDocument $rig) {}
+    public function __construct(private RigDocument $rig)
+    {
+    }
 
     public function name(string $box, string $setting): string
     {
@@ -41,9 +43,20 @@ final readonly class SettingNames
             is_bool($to) => $to ? 'on' : 'off',
             in_array($setting, ['frame_ms', 'rate'], true) && ! is_string($to) => "$to ms",
             in_array($setting, ['bay', 'trainer', 'input'], true) => WireFormats::get((string) $to)->name,
+            $setting === 'protocol' => self::air((string) $to),
+            in_array($setting, ['order', 'controller_order'], true) => implode(' ', str_split((string) $to)),
             $setting === 'channel_mode' => str_replace('-', '–', (string) $to),
             default => (string) $to,
         };
+    }
+
+    /** A protocol as people say it: family/variant, without the family where the variant names it already. */
+    public static function air(string $via): string
+    {
+        $parts = explode('/', $via, 2);
+        $variant = $parts[1] ?? $parts[0];
+
+        return str_starts_with($variant, $parts[0]) ? $variant : "$parts[0], $variant";
     }
 
     /** @return array<string, string> */

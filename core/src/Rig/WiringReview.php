@@ -20,10 +20,18 @@ use Linguator\Core\Supply\PowerCheck;
 use Linguator\Core\Supply\Supply;
 use Linguator\Core\Supply\SupplyRange;
 
-/** Every wire of a rig, what powers what, where antennas go, and the sequence of switching on. */
+/**
+ * Every wire of a rig, what powers what, where antennas go, and the sequence of switching on.
+ *
+ * @phpstan-type Row array{key: string, from: string, from_pin: string, to: string, to_pin: string, carries: string, channel: int|null, note: string|null, colours: array{signal: string, plus: string, ground: string}}
+ * @phpstan-type Wire array{from: string, from_name: string, to: string, to_name: string, kind: string, format: string, polarity: string|null, level_v: float|null, takes: string, rows: list<Row>}
+ * @phpstan-type PowerRow array{name: string, from: string, takes: string, low_v: float|null, full_v: float|null, severity: string, code: string|null, message: string}
+ */
 final readonly class WiringReview
 {
-    private function __construct(private RigDocument $rig, private ChainReview $chain, private OrderReview $order) {}
+    private function __construct(private RigDocument $rig, private ChainReview $chain, private OrderReview $order)
+    {
+    }
 
     public static function of(RigDocument $rig, ChainReview $chain, OrderReview $order): self
     {
@@ -47,7 +55,7 @@ final readonly class WiringReview
     public function fingerprint(): string
     {
         $wires = array_map(static fn (array $wire): array => array_map(
-            static fn (array $row): array => [$row['from'], $row['from_pin'], $row['to'], $row['to_pin']],
+            static fn (array $row): array => [$row['from'], $row['to'], $wire['kind'], $wire['format'], $row['carries'], $row['channel']],
             $wire['rows'],
         ), $this->wires());
 
@@ -65,7 +73,7 @@ final readonly class WiringReview
         return ! $this->isWired() && ($this->rig->settings()->node('done')?->has('rig/wiring') ?? false);
     }
 
-    /** @return list<array{from: string, from_name: string, to: string, to_name: string, kind: string, format: string, polarity: string|null, level_v: float|null, takes: string, rows: list<array<string, mixed>>}> */
+    /** @return list<Wire> */
     public function wires(): array
     {
         $wires = [];
@@ -99,16 +107,21 @@ final readonly class WiringReview
         };
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<Row> */
     private function rows(Joint $joint, OutputPort $output): array
     {
         return match (true) {
-            ! $output->isPwm() => [$this->row($joint, $this->socket($output), $joint->to instanceof Module ? 'its bay connector or cable' : 'serial or train input', 'all channels')],
+            ! $output->isPwm() => [$this->row($joint, $this->socket($output), $this->inputOf($joint, $output), 'all channels')],
             $joint->from instanceof Controller && $joint->to instanceof ServoSet => $this->fromController($joint, $joint->from, $joint->to),
             $joint->to instanceof ServoSet => $this->toServos($joint, $output, $joint->to),
             $joint->to instanceof Controller => $this->toController($joint, $output, $joint->to),
             default => $this->allPins($joint, $output),
         };
+    }
+
+    private function inputOf(Joint $joint, OutputPort $output): string
+    {
+        return $output->place === Place::Bay ? 'its bay contacts' : (new SettingNames($this->rig))->name($joint->to->id(), 'input');
     }
 
     private function socket(OutputPort $output): string
@@ -120,20 +133,20 @@ final readonly class WiringReview
         };
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<Row> */
     private function toServos(Joint $joint, OutputPort $output, ServoSet $servos): array
     {
         $rows = [];
         foreach (array_count_values($servos->functions) as $function => $count) {
             $channel = $this->order->channelOf($function);
-            $rows[] = $this->row($joint, $this->pin($output, $channel), $this->plug($function, $count), $function, $this->pinNote($output, $channel, $count));
+            $rows[] = $this->row($joint, $this->pin($output, $channel), $this->plug($function, $count), $function, $channel, $this->pinNote($output, $channel, $count));
         }
-        usort($rows, static fn (array $a, array $b): int => strnatcmp((string) $a['from_pin'], (string) $b['from_pin']));
+        usort($rows, static fn (array $a, array $b): int => strnatcmp($a['from_pin'], $b['from_pin']));
 
         return $rows;
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<Row> */
     private function toController(Joint $joint, OutputPort $output, Controller $controller): array
     {
         $rows = [];
@@ -142,14 +155,14 @@ final readonly class WiringReview
             $channel = $this->order->channelOf($function);
             $isPast = $letter === Letter::Throttle && $controller->passesThrottle === false;
             $rows[] = $isPast
-                ? $this->row($joint, $this->pin($output, $channel), 'speed controller, past '.$controller->name, $function, $this->pinNote($output, $channel, 1), $this->rig->craftBox()?->id())
-                : $this->row($joint, $this->pin($output, $channel), "$function input", $function, $this->pinNote($output, $channel, 1));
+                ? $this->row($joint, $this->pin($output, $channel), 'speed controller, past '.$controller->name, $function, $channel, $this->pinNote($output, $channel, 1), $this->rig->craftBox()?->id())
+                : $this->row($joint, $this->pin($output, $channel), "$function input", $function, $channel, $this->pinNote($output, $channel, 1));
         }
 
         return $rows;
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<Row> */
     private function fromController(Joint $joint, Controller $controller, ServoSet $servos): array
     {
         $rows = [];
@@ -162,22 +175,22 @@ final readonly class WiringReview
         return $rows;
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<Row> */
     private function allPins(Joint $joint, OutputPort $output): array
     {
         $rows = [];
         for ($pin = 1; $pin <= min($output->pins ?? 0, $this->rig->channels()); $pin++) {
-            $rows[] = $this->row($joint, $this->pin($output, $pin), "input $pin", "channel $pin");
+            $rows[] = $this->row($joint, $this->pin($output, $pin), "input $pin", "channel $pin", $pin);
         }
 
         return $rows;
     }
 
-    /** @return array<string, mixed> */
-    private function row(Joint $joint, string $fromPin, string $toPin, string $carries, ?string $note = null, ?string $to = null): array
+    /** @return Row */
+    private function row(Joint $joint, string $fromPin, string $toPin, string $carries, ?int $channel = null, ?string $note = null, ?string $to = null): array
     {
-        $key = preg_replace('/[^a-z0-9]+/', '-', strtolower("{$joint->from->id()}-$carries"));
-        $colours = $this->rig->settings()->node('colours')?->node((string) $key);
+        $key = (string) preg_replace('/[^a-z0-9]+/', '-', strtolower("{$joint->from->id()}-$carries"));
+        $colours = $this->rig->settings()->node('colours')?->node($key);
 
         return [
             'key' => $key,
@@ -186,6 +199,7 @@ final readonly class WiringReview
             'to' => $to ?? $joint->to->id(),
             'to_pin' => $toPin,
             'carries' => $carries,
+            'channel' => $channel,
             'note' => $note,
             'colours' => [
                 'signal' => $colours?->textOrNull('signal') ?? '',
@@ -219,16 +233,16 @@ final readonly class WiringReview
 
     private function plug(string $function, int $count): string
     {
-        return ($function === 'throttle' ? 'speed controller' : $function).($count > 1 ? " plugs (×$count)" : ' plug');
+        return ($function === 'throttle' ? 'speed controller' : $function).($count > 1 ? ' plugs' : ' plug');
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<PowerRow> */
     public function power(): array
     {
         return [...$this->powerInBay(), ...$this->powerInCraft()];
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<PowerRow> */
     private function powerInBay(): array
     {
         $handset = $this->rig->handset();
@@ -244,7 +258,7 @@ final readonly class WiringReview
         return [$this->fed($module->name, $from, $module->supply, $supply)];
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<PowerRow> */
     private function powerInCraft(): array
     {
         $craft = $this->rig->craftBox();
@@ -274,7 +288,7 @@ final readonly class WiringReview
         return $last;
     }
 
-    /** @return array<string, mixed> */
+    /** @return PowerRow */
     private function fed(string $name, string $from, SupplyRange $range, ?Supply $supply): array
     {
         $finding = $supply === null ? null : PowerCheck::voltage($name, $range, $supply);

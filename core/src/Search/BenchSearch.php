@@ -45,7 +45,7 @@ final class BenchSearch
         ]);
     }
 
-    /** @param list<string> $aliases */
+    /** @param  list<string>  $aliases */
     public function named(string $target, array $aliases): void
     {
         $this->named[$target] = $aliases;
@@ -75,7 +75,7 @@ final class BenchSearch
         );
     }
 
-    /** @param list<string> $texts The first is the name: found there counts most. */
+    /** @param  list<string>  $texts The first is the name: found there counts most. */
     private function offer(string $kind, string $id, string $title, string $line, array $texts): void
     {
         $name = mb_strtolower($texts[0] ?? '');

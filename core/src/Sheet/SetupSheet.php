@@ -10,6 +10,7 @@ use Linguator\Core\Gear\Handset;
 use Linguator\Core\Gear\Module;
 use Linguator\Core\Gear\Receiver;
 use Linguator\Core\Rig\ChainReview;
+use Linguator\Core\Rig\Day;
 use Linguator\Core\Rig\OrderProof;
 use Linguator\Core\Rig\OrderReview;
 use Linguator\Core\Rig\RigDocument;
@@ -37,7 +38,7 @@ final readonly class SetupSheet
             return [];
         }
         $sections = array_map($this->box(...), $this->rig->boxes);
-        array_push($sections, ...$this->plugs(), ...$this->power(), ...$this->reserved(), ...$this->switchOn(), ...$this->proven());
+        array_push($sections, ...$this->plugs(), ...$this->power(), ...$this->functions(), ...$this->switchOn(), ...$this->proven());
 
         return array_values(array_filter($sections, static fn (array $section): bool => $section['rows'] !== []));
     }
@@ -48,7 +49,7 @@ final readonly class SetupSheet
         $rows = [];
         if ($box instanceof Handset) {
             $rows[] = $this->row('stick_mode', 'Stick mode', (string) ($this->stickMode() ?? 'not said'), $this->stickMode() === null ? 'open' : 'known');
-            $rows[] = $this->row('order', $this->names->name($box->id(), 'order'), $this->rig->handsetOrder()?->toString() ?? 'not known');
+            $rows[] = $this->row('order', $this->names->name($box->id(), 'order'), $this->rig->handsetOrder() === null ? 'not known' : $this->names->value('order', $this->rig->handsetOrder()->toString()));
         }
         foreach ($this->chain->changes() as $change) {
             if ($change['box'] === $box->id()) {
@@ -61,7 +62,7 @@ final readonly class SetupSheet
             }
         }
         if ($box instanceof Controller && $this->order->reader?->controller === $box) {
-            $rows[] = $this->row('controller_order', $this->names->name($box->id(), 'order'), $this->order->reader->order->toString());
+            $rows[] = $this->row('controller_order', $this->names->name($box->id(), 'order'), $this->names->value('order', $this->order->reader->order->toString()));
         }
         if ($rows === [] && ($box instanceof Module || $box instanceof Receiver)) {
             $rows[] = $this->row("{$box->id()}/as_delivered", 'Settings', 'as delivered');
@@ -84,8 +85,8 @@ final readonly class SetupSheet
             'title' => "Wires: {$wire['from_name']} to {$wire['to_name']}",
             'rows' => array_map(fn (array $row): array => $this->row(
                 'wire/'.$row['key'],
-                ucfirst((string) $row['from_pin']),
-                $row['to_pin'].($row['note'] === null ? '' : " ({$row['note']})"),
+                ucfirst($row['from_pin']),
+                $row['to_pin'].($row['note'] === null ? '' : ", {$row['note']}"),
             ), $wire['rows']),
         ], $this->wiring->wires());
     }
@@ -101,14 +102,14 @@ final readonly class SetupSheet
         ];
         foreach ($this->wiring->power() as $power) {
             $state = ['ok' => 'known', 'check' => 'open'][$power['severity']] ?? 'attention';
-            $rows[] = $this->row('power/'.$power['name'], (string) $power['name'], "{$power['from']}; takes {$power['takes']}".($state === 'attention' ? ". {$power['message']}" : ''), $state);
+            $rows[] = $this->row('power/'.$power['name'], $power['name'], "{$power['from']}; takes {$power['takes']}".($state === 'attention' ? ". {$power['message']}" : ''), $state);
         }
 
         return [['title' => 'Power', 'rows' => $rows]];
     }
 
     /** @return list<array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>}> */
-    private function reserved(): array
+    private function functions(): array
     {
         $rows = [];
         foreach ($this->rig->functions() ?? [] as $entry) {
@@ -138,9 +139,9 @@ final readonly class SetupSheet
         }
         $proof = OrderProof::of($this->rig, $this->order);
         [$text, $state] = match ($proof->state) {
-            'holds' => ['seen on '.substr((string) $proof->at, 0, 10), 'known'],
+            'holds' => ['seen on '.Day::of($proof->at), 'known'],
             'stale' => ['stale: '.implode(', ', $proof->reasons), 'attention'],
-            'failed' => ['failed on '.substr((string) $proof->at, 0, 10), 'attention'],
+            'failed' => ['failed on '.Day::of($proof->at), 'attention'],
             default => ['not yet', 'open'],
         };
 

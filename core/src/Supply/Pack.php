@@ -12,8 +12,10 @@ final readonly class Pack
     /** The meter's zero lies this far below the alarm, per cell (V). */
     private const METER_BELOW_LOW = 0.2;
 
-    /** @param positive-int $cells */
-    public function __construct(public Chemistry $chemistry, public int $cells) {}
+    /** @param  positive-int  $cells */
+    public function __construct(public Chemistry $chemistry, public int $cells)
+    {
+    }
 
     public static function fromNode(Node $pack): self
     {

@@ -14,8 +14,10 @@ final readonly class PowerCheck
 
     private const STOP_SHARE = 1.0;
 
-    /** @param list<array{name: string, range: SupplyRange}> $devices */
-    public function __construct(private Supply $supply, private array $devices, private ?float $supplyMa = null) {}
+    /** @param  list<array{name: string, range: SupplyRange}>  $devices */
+    public function __construct(private Supply $supply, private array $devices, private ?float $supplyMa = null)
+    {
+    }
 
     /** @return list<array{name: string, severity: string, code?: string, message?: string}> */
     public function devices(): array

@@ -12,7 +12,9 @@ final readonly class SupplyRange
     /** Voltages are compared with this tolerance (V). */
     public const TOLERANCE = 0.001;
 
-    public function __construct(public ?float $min, public ?float $max, public ?float $ma = null) {}
+    public function __construct(public ?float $min, public ?float $max, public ?float $ma = null)
+    {
+    }
 
     public static function fromNode(?Node $supply): self
     {

@@ -9,8 +9,10 @@ final readonly class LatencyBudget
 {
     private const CELLS = 2000;
 
-    /** @param list<LatencyStage> $stages */
-    public function __construct(private array $stages) {}
+    /** @param  list<LatencyStage>  $stages */
+    public function __construct(private array $stages)
+    {
+    }
 
     public function best(): float
     {
@@ -38,6 +40,22 @@ final readonly class LatencyBudget
         return array_map(static fn (float $ms): float => round($ms, 6), [
             'best' => $this->best(), 'mean' => $this->mean(), 'p95' => $this->p95(), 'worst' => $this->worst(),
         ]);
+    }
+
+    /**
+     * What each stage adds to the mean, and its share of it.
+     *
+     * @return list<array{name: string, mean_ms: float, share: float}>
+     */
+    public function stages(): array
+    {
+        $mean = $this->mean();
+
+        return array_map(static fn (LatencyStage $stage): array => [
+            'name' => $stage->name,
+            'mean_ms' => round($stage->mean(), 6),
+            'share' => $mean > 0 ? $stage->mean() / $mean : 0.0,
+        ], $this->stages);
     }
 
     /** @return list<float> */

@@ -16,7 +16,8 @@ final readonly class LatencyStage
         public float $transitMs,
         public int $phases = 1,
         public bool $synchronous = false,
-    ) {}
+    ) {
+    }
 
     public function longestWait(): float
     {

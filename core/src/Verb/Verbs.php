@@ -14,7 +14,9 @@ final readonly class Verbs
     /** @var list<class-string<Verb>> */
     private const ALL = [OrderVerb::class, MovementVerb::class, PlanVerb::class, PowerVerb::class];
 
-    public function __construct(private Schemas $schemas) {}
+    public function __construct(private Schemas $schemas)
+    {
+    }
 
     /** @return array<string, class-string<Verb>> By name. */
     public static function all(): array

@@ -11,7 +11,7 @@ namespace Linguator\Core\Wire;
  */
 final readonly class WireFormat
 {
-    /** @param list<string> $line Numbers and words a manual may use for it. */
+    /** @param  list<string>  $line Numbers and words a manual may use for it. */
     public function __construct(
         public string $id,
         public string $name,
@@ -21,5 +21,6 @@ final readonly class WireFormat
         public bool $telemetry = false,
         public bool $failsafeFlag = false,
         public array $line = [],
-    ) {}
+    ) {
+    }
 }

@@ -141,6 +141,7 @@ export interface RigReview {
   couplings: CouplingView[]
   changes: SettingView[]
   latency_ms: { best: number; mean: number; p95: number; worst: number } | null
+  latency_stages: { name: string; mean_ms: number; share: number }[]
   telemetry: string | null
   order: OrderView
   wiring: {

@@ -97,7 +97,7 @@ defineEmits<{ select: [position: number] }>()
   border-color: var(--stop);
   border-top-style: dotted;
 }
-.coupling :deep(.mark) {
+.coupling :deep(.coupling-mark) {
   position: relative;
   background: var(--paper);
 }

@@ -20,7 +20,7 @@ export const COUPLING_WORDS: Record<CouplingState, string> = {
 </script>
 
 <template>
-  <svg class="mark" :class="state" viewBox="0 0 28 28" aria-hidden="true" focusable="false">
+  <svg class="coupling-mark" :class="state" viewBox="0 0 28 28" aria-hidden="true" focusable="false">
     <template v-if="state === 'joined'">
       <circle cx="14" cy="14" r="11" />
       <path d="M9 14.5l3.5 3.5L19.5 10.5" fill="none" />
@@ -41,7 +41,7 @@ export const COUPLING_WORDS: Record<CouplingState, string> = {
 </template>
 
 <style scoped>
-.mark {
+.coupling-mark {
   width: 28px;
   height: 28px;
   flex: none;
@@ -49,7 +49,7 @@ export const COUPLING_WORDS: Record<CouplingState, string> = {
   stroke: var(--petrol-2);
   fill: var(--card);
 }
-.mark text {
+.coupling-mark text {
   stroke: none;
   fill: var(--ink);
   font: 600 13px var(--sans);

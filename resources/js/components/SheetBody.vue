@@ -27,7 +27,7 @@ const WORDS = { known: '', open: 'open: ', attention: 'look: ' } as const
   <section v-for="section in sections" :key="section.title" class="part">
     <h3>{{ section.title }}</h3>
     <dl>
-      <div v-for="row in section.rows" :key="row.key" :class="[row.state, { fresh: fresh.has(row.key) }]">
+      <div v-for="row in section.rows" :key="row.key" :class="[row.state, { fresh: fresh.has(row.key), numbered: /^\d$/.test(row.label) }]">
         <dt>{{ row.label }}</dt>
         <dd><span v-if="row.state === 'open'" class="box" aria-hidden="true"></span><span v-if="WORDS[row.state]" class="sr-only">{{ WORDS[row.state] }}</span>{{ row.value }}</dd>
       </div>
@@ -53,6 +53,9 @@ dl > div {
   line-height: 1.35;
   font-size: 0.92rem;
   transition: background 0.6s;
+}
+dl > .numbered {
+  grid-template-columns: 1.2rem 1fr;
 }
 dt {
   color: var(--muted);

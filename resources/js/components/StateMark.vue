@@ -17,7 +17,7 @@ export const STATE_WORDS: Record<StepState, string> = {
 </script>
 
 <template>
-  <svg class="state" :class="state" viewBox="0 0 18 18" aria-hidden="true" focusable="false">
+  <svg class="state-mark" :class="state" viewBox="0 0 18 18" aria-hidden="true" focusable="false">
     <template v-if="state === 'done'">
       <circle cx="9" cy="9" r="7.5" />
       <path d="M5.6 9.2l2.4 2.4 4.4-4.9" />
@@ -32,7 +32,7 @@ export const STATE_WORDS: Record<StepState, string> = {
 </template>
 
 <style scoped>
-.state {
+.state-mark {
   width: 18px;
   height: 18px;
   flex: none;

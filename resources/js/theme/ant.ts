@@ -44,6 +44,7 @@ export function antTheme(isDark: boolean): ThemeConfig {
       fontFamily: "'Barlow', 'Liberation Sans', sans-serif",
       fontSize: 15,
       lineWidth: 1,
+      controlOutlineWidth: 0,
       motionDurationMid: '0.12s',
       wireframe: false,
     },

@@ -47,7 +47,7 @@ function remove(name: string): void {
     <ul class="plain-list">
       <li v-for="entry in functions" :key="entry.function">
         <b class="value">{{ entry.channel }}</b> {{ entry.function }}<span v-if="entry.channel > 4" class="muted small"> (auxiliary {{ entry.channel - 4 }})</span>
-        <button type="button" class="link-button small" :aria-label="`Remove ${entry.function}`" @click="remove(entry.function)">remove</button>
+        <button type="button" class="link-button small remove" :aria-label="`Remove ${entry.function}`" @click="remove(entry.function)">remove</button>
       </li>
       <li v-if="functions.length === 0" class="muted">Not told yet. Reserved channels can only be pointed out.</li>
     </ul>
@@ -89,6 +89,9 @@ ul {
 }
 .add .channel {
   width: 4rem;
+}
+.remove {
+  margin-left: 0.5rem;
 }
 .problem {
   color: var(--stop);

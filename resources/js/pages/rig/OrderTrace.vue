@@ -64,7 +64,7 @@ const isRight = (channel: number) => arrivals.value[channel - 1]?.right ?? false
 .heads,
 .lanes {
   display: grid;
-  grid-template-columns: minmax(0, 11rem) minmax(60px, 1fr) minmax(0, 17rem);
+  grid-template-columns: minmax(0, 11rem) minmax(60px, 1fr) minmax(0, 22rem);
 }
 .mid {
   text-align: center;

@@ -112,6 +112,21 @@ const pathFindings = computed(() => props.rig.review.couplings.flatMap((coupling
           <dd>{{ { full: 'from the controller', link: 'of the link only', none: 'none' }[rig.review.telemetry ?? 'none'] }}</dd>
         </div>
       </dl>
+      <section v-if="rig.review.latency_stages.length > 0" class="stages">
+        <h3>Where the delay arises</h3>
+        <table>
+          <thead>
+            <tr><th scope="col">stage</th><th scope="col">mean</th><th scope="col">share</th></tr>
+          </thead>
+          <tbody>
+            <tr v-for="stage in rig.review.latency_stages" :key="stage.name">
+              <td>{{ stage.name }}</td>
+              <td class="value">{{ stage.mean_ms.toFixed(1) }} ms</td>
+              <td class="value">{{ Math.round(stage.share * 100) }} %</td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
     </template>
 
     <form v-else class="ask" @submit.prevent>
@@ -233,6 +248,9 @@ label {
 .band ul li {
   border: 0;
   padding: 0.1rem 0;
+}
+.stages {
+  margin-top: 1.3rem;
 }
 .facts {
   margin-top: 1.2rem;

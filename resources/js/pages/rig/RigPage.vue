@@ -178,7 +178,7 @@ useKeys((key, event) => {
   text-decoration: none;
   border-radius: var(--radius) 0 0 var(--radius);
 }
-.steps a :deep(.state) {
+.steps a :deep(.state-mark) {
   margin-left: auto;
 }
 .steps a.here {

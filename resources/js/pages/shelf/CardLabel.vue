@@ -12,7 +12,7 @@ const props = defineProps<CardLabelProps>()
 
 function said(field: Field, entry: Entry): string | null {
   const value = getAt(entry, field.key)
-  if (value === undefined || value === null) return null
+  if (value === undefined || value === null || (Array.isArray(value) && value.length === 0)) return null
   if (field.type === 'list' && Array.isArray(value)) {
     return value.map((item: unknown) => (isEntry(item) ? String(item.variant ?? item.family ?? item.format ?? item.function ?? item.id ?? item.channel ?? '') : String(item))).join(', ')
   }
