@@ -20,7 +20,7 @@ final class Golden
         }
     }
 
-    /** @param array<string, float> $tolerance */
+    /** @param  array<string, float>  $tolerance */
     public static function difference(mixed $expected, mixed $found, array $tolerance, string $path = ''): ?string
     {
         $key = substr((string) strrchr('.'.$path, '.'), 1);

@@ -61,7 +61,7 @@ final class PlainEnumeration
         }
     }
 
-    /** @param list<Box> $stations */
+    /** @param  list<Box>  $stations */
     private function complete(array $stations): \Generator
     {
         $ids = array_map(static fn (Box $box): string => $box->id(), $stations);

@@ -70,7 +70,7 @@ final class PathSearch
                 }
             }
         }
-        usort($open, static fn (array $a, array $b): int => $a[0]->compare($b[0]));
+        usort($open, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: Path::compareIds([...$a[1]->ids(), $a[2]->id], [...$b[1]->ids(), $b[2]->id]));
         foreach ($open as [$bound, $head, $receiver, $joints]) {
             if ($this->isTooDear($bound)) {
                 break;
@@ -137,13 +137,12 @@ final class PathSearch
     private function finish(Segment $head, Receiver $receiver, array $joints): void
     {
         $start = $head->to($receiver, $joints, $this->findingsAtEnd($receiver));
-        $dataLost = $this->losesData($start);
         foreach ($this->ways->tails($receiver, $head->converters) as $tail) {
             $whole = $start->then($tail);
             if ($this->isTooDear($whole->least)) {
                 break;
             }
-            if (! $this->isBeatenByName($whole, $dataLost)) {
+            if (! $this->isHopeless($whole->least, $whole)) {
                 $this->offer($whole);
             }
         }
@@ -154,28 +153,47 @@ final class PathSearch
         if ($this->isTooDear(new Cost(0, self::RELAY_BOXES - 1 + count($this->request->controllers), 0, 0.0))) {
             return;
         }
-        $seconds = $this->secondHops();
+        $seconds = array_filter($this->secondHops());
+        $leastOnward = $this->leastOnward($seconds);
+        if ($leastOnward === null) {
+            return;
+        }
         $open = [];
-        foreach ($this->receivers as $first) {
-            $onward = $this->onward($first, $seconds);
-            if ($onward === []) {
-                continue;
-            }
-            foreach ($this->heads() as [$sender, $head]) {
+        foreach ($this->heads() as [$sender, $head]) {
+            foreach ($this->receivers as $first) {
                 $joints = $this->air->joints($sender, $first);
                 if ($joints !== []) {
                     $middle = $head->to($first, $joints, $this->reserved($first));
-                    $open[] = [$middle->least->plus($onward[0][0]), $middle, $sender, $first, $onward];
+                    $open[] = [$middle->least->plus($leastOnward), $middle, $sender, $first];
                 }
             }
         }
         usort($open, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: Path::compareIds($a[1]->ids(), $b[1]->ids()));
-        foreach ($open as [$bound, $middle, $sender, $first, $onward]) {
+        foreach ($open as [$bound, $middle, $sender, $first]) {
             if ($this->isTooDear($bound)) {
                 break;
             }
-            $this->expand($middle, $sender, $first, $onward, $seconds);
+            if (! $this->isHopeless($bound, $middle)) {
+                $this->expand($middle, $sender, $first, $seconds);
+            }
         }
+    }
+
+    /**
+     * The least any relay costs behind its first receiver: a wire of unknown cost to a module, and that module's best second hop.
+     *
+     * @param  array<string, non-empty-list<array{Cost, Receiver, non-empty-list<Joint>}>>  $seconds
+     */
+    private function leastOnward(array $seconds): ?Cost
+    {
+        $least = null;
+        foreach ($seconds as $reached) {
+            if ($least === null || $reached[0][0]->compare($least) < 0) {
+                $least = $reached[0][0];
+            }
+        }
+
+        return $least?->plusBox();
     }
 
     /**
@@ -203,49 +221,40 @@ final class PathSearch
     }
 
     /**
-     * The modules a relay's first receiver can be wired to, with the least from there to the craft, cheapest first.
+     * From a relay's first receiver over every module and second receiver to the craft.
      *
-     * @param  array<string, list<array{Cost, Receiver, non-empty-list<Joint>}>>  $seconds
-     * @return list<array{Cost, Module}>
+     * @param  array<string, non-empty-list<array{Cost, Receiver, non-empty-list<Joint>}>>  $seconds
      */
-    private function onward(Receiver $first, array $seconds): array
+    private function expand(Segment $middle, Box $sender, Receiver $first, array $seconds): void
     {
-        $onward = [];
+        $open = [];
         foreach ($this->request->modules() as $module) {
-            $ways = $seconds[$module->id] === [] ? [] : $this->ways->between($first, $module, []);
-            if ($ways !== []) {
-                $wire = $ways[0]->converters === [] ? $ways[0]->least : new Cost(0, 2, 0, 0.0);
-                $onward[] = [$wire->plus($seconds[$module->id][0][0]), $module];
+            $mayStand = isset($seconds[$module->id]) && $module !== $sender && array_diff($this->request->mustModules, [$sender->id(), $module->id]) === [];
+            foreach ($mayStand ? $this->ways->between($first, $module, $middle->converters) : [] as $way) {
+                $head = $middle->then($way);
+                $open[] = [$head->least->plus($seconds[$module->id][0][0]), $head, $seconds[$module->id]];
             }
         }
-        usort($onward, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: strcmp($a[1]->id, $b[1]->id));
-
-        return $onward;
-    }
-
-    /**
-     * @param  list<array{Cost, Module}>  $onward
-     * @param  array<string, list<array{Cost, Receiver, non-empty-list<Joint>}>>  $seconds
-     */
-    private function expand(Segment $middle, Box $sender, Receiver $first, array $onward, array $seconds): void
-    {
-        foreach ($onward as [$rest, $module]) {
-            if ($this->isTooDear($middle->least->plus($rest))) {
+        usort($open, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: Path::compareIds($a[1]->ids(), $b[1]->ids()));
+        foreach ($open as [$bound, $head, $reached]) {
+            if ($this->isTooDear($bound)) {
                 break;
             }
-            if ($module === $sender || array_diff($this->request->mustModules, [$sender->id(), $module->id]) !== []) {
-                continue;
+            if (! $this->isHopeless($bound, $head)) {
+                $this->finishAll($head, $first, $reached);
             }
-            foreach ($this->ways->between($first, $module, $middle->converters) as $way) {
-                $head = $middle->then($way);
-                foreach ($seconds[$module->id] as [$least, $receiver, $joints]) {
-                    if ($this->isTooDear($head->least->plus($least))) {
-                        break;
-                    }
-                    if ($receiver !== $first && array_diff($this->request->mustReceivers, [$first->id, $receiver->id]) === []) {
-                        $this->finish($head, $receiver, $joints);
-                    }
-                }
+        }
+    }
+
+    /** @param  non-empty-list<array{Cost, Receiver, non-empty-list<Joint>}>  $reached */
+    private function finishAll(Segment $head, Receiver $first, array $reached): void
+    {
+        foreach ($reached as [$least, $receiver, $joints]) {
+            if ($this->isTooDear($head->least->plus($least))) {
+                break;
+            }
+            if ($receiver !== $first && array_diff($this->request->mustReceivers, [$first->id, $receiver->id]) === []) {
+                $this->finish($head, $receiver, $joints);
             }
         }
     }
@@ -256,25 +265,32 @@ final class PathSearch
         return isset($this->best[self::BEST - 1]) && $least->plusBox()->compare($this->best[self::BEST - 1]->cost) > 0;
     }
 
-    /** As dear as the third best at least, and behind it by telemetry or by the ids. */
-    private function isBeatenByName(Segment $whole, bool $dataLost): bool
+    /** Too dear, or as dear as the third best at least and behind it by telemetry or by the ids so far. */
+    private function isHopeless(Cost $least, Segment $begun): bool
     {
         $third = $this->best[self::BEST - 1] ?? null;
-        if ($third === null || $whole->least->plusBox()->compare($third->cost) < 0) {
+        if ($third === null || $least->plusBox()->compare($third->cost) < 0) {
             return false;
         }
         $rank = $third->telemetry->rank();
-        $atBest = $dataLost ? Telemetry::None->rank() : Telemetry::Full->rank();
+        $atBest = $this->losesData($begun) ? Telemetry::None->rank() : Telemetry::Full->rank();
+        if ($atBest !== $rank) {
+            return $atBest > $rank;
+        }
+        $ids = $begun->ids();
 
-        return $atBest > $rank
-            || ($atBest === $rank && Path::compareIds($whole->ids(), array_slice($third->ids(), 1)) > 0);
+        return Path::compareIds($ids, array_slice($third->ids(), 1, count($ids))) > 0;
     }
 
-    /** Whether no data can come back from the last receiver. */
+    /** Whether no data can come back from the last receiver in it. */
     private function losesData(Segment $toReceiver): bool
     {
-        foreach ($toReceiver->couplings as $k => $joints) {
-            $box = $toReceiver->boxes[$k];
+        $end = count($toReceiver->boxes) - 1;
+        while ($end >= 0 && ! $toReceiver->boxes[$end] instanceof Receiver) {
+            $end--;
+        }
+        for ($k = 0; $k <= $end; $k++) {
+            [$joints, $box] = [$toReceiver->couplings[$k], $toReceiver->boxes[$k]];
             $carries = array_filter($joints, static fn (Joint $joint): bool => $joint->isAir() || $joint->bringsDataBack());
             if ($carries === [] || ($box instanceof Receiver && $box->telemetry !== true) || in_array($box->id(), $toReceiver->converters, true)) {
                 return true;
