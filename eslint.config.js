@@ -13,7 +13,18 @@ export default ts.config(
   },
   {
     files: ['scripts/**/*.mjs', '*.js', '*.ts', 'bench/**/*.mjs'],
-    languageOptions: { globals: { URL: 'readonly', console: 'readonly', process: 'readonly', fetch: 'readonly', performance: 'readonly', setTimeout: 'readonly', document: 'readonly', window: 'readonly' } },
+    languageOptions: {
+      globals: {
+        URL: 'readonly',
+        console: 'readonly',
+        process: 'readonly',
+        fetch: 'readonly',
+        performance: 'readonly',
+        setTimeout: 'readonly',
+        document: 'readonly',
+        window: 'readonly',
+      },
+    },
   },
   {
     // Prettier has its own say on line breaks in templates; TypeScript knows the globals.

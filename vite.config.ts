@@ -7,10 +7,7 @@ import { defineConfig } from 'vite'
 export default defineConfig({
   base: '/build/',
   publicDir: false,
-  plugins: [
-    vue(),
-    components({ dirs: [], dts: false, resolvers: [AntDesignVueResolver({ importStyle: false })] }),
-  ],
+  plugins: [vue(), components({ dirs: [], dts: false, resolvers: [AntDesignVueResolver({ importStyle: false })] })],
   resolve: { alias: { '@': fileURLToPath(new URL('./resources/js', import.meta.url)) } },
   build: {
     outDir: 'public/build',

@@ -24,7 +24,11 @@ async function gear() {
   })
 }
 
-const options = { ignoreMinAndMaxItems: true, bannerComment: '/* Made by `npm run types` from core/schema. */', style: { semi: false, singleQuote: true } }
+const options = {
+  ignoreMinAndMaxItems: true,
+  bannerComment: '/* Made by `npm run types` from core/schema. */',
+  style: { semi: false, singleQuote: true },
+}
 await mkdir(target, { recursive: true })
 await writeFile(new URL('gear-card.ts', target), await compile(await gear(), 'GearCard', options))
 

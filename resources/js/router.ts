@@ -10,7 +10,12 @@ export const router = createRouter({
     { path: '/', name: 'bench', component: BenchPage, meta: { title: 'Bench' } },
     { path: '/shelf/:card?', name: 'shelf', component: () => import('./pages/shelf/ShelfPage.vue'), meta: { title: 'Shelf' } },
     { path: '/rigs/:slug/sheet', name: 'sheet', component: () => import('./pages/sheet/SheetPage.vue'), meta: { title: 'Set-up sheet', bare: true } },
-    { path: '/rigs/:slug/:step(path|wiring|order|history)?', name: 'rig', component: () => import('./pages/rig/RigPage.vue'), meta: { title: 'Rig' } },
+    {
+      path: '/rigs/:slug/:step(path|wiring|order|history)?',
+      name: 'rig',
+      component: () => import('./pages/rig/RigPage.vue'),
+      meta: { title: 'Rig' },
+    },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./pages/NowherePage.vue'), meta: { title: 'Nothing here' } },
   ],
 })

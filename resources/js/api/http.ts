@@ -40,7 +40,7 @@ async function ask<T>(method: string, address: string, body?: unknown, signal?: 
     throw new ApiError(0, 'unreachable', 'The bench does not answer. Is bin/start still running?', '')
   }
   const text = await response.text()
-  let data: unknown = null
+  let data: unknown
   try {
     data = JSON.parse(text)
   } catch {

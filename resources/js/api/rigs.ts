@@ -167,7 +167,13 @@ export interface RigDocument {
   craft: CraftView
   path?: { handset?: string | null; craft?: string | null; channels?: number; allow_relay?: boolean; through?: string[] }
   chain: { id: string; kind: string; name: string }[]
-  settings: { pack?: PackDocument | null; craft_pack?: PackDocument | null; stick_mode?: number | null; done?: Record<string, Scalar>; [key: string]: unknown }
+  settings: {
+    pack?: PackDocument | null
+    craft_pack?: PackDocument | null
+    stick_mode?: number | null
+    done?: Record<string, Scalar>
+    [key: string]: unknown
+  }
 }
 
 export interface HistoryItem {

@@ -52,12 +52,23 @@ async function send(): Promise<void> {
 <template>
   <div class="take">
     <a-button :aria-expanded="isOpen" @click="open">{{ label }}</a-button>
-    <section v-if="isOpen" class="panel" :aria-label="label" @keydown.esc="isOpen = false" @dragover.prevent @drop.prevent="read($event.dataTransfer?.files)">
-      <label>Paste {{ what }}, or drop a file here <textarea ref="area" v-model="text" class="field value" rows="7" spellcheck="false"></textarea></label>
+    <section
+      v-if="isOpen"
+      class="panel"
+      :aria-label="label"
+      @keydown.esc="isOpen = false"
+      @dragover.prevent
+      @drop.prevent="read($event.dataTransfer?.files)"
+    >
+      <label
+        >Paste {{ what }}, or drop a file here <textarea ref="area" v-model="text" class="field value" rows="7" spellcheck="false"></textarea>
+      </label>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="row">
         <a-button type="primary" :disabled="text.trim() === ''" :loading="isBusy" @click="send">Take it in</a-button>
-        <label class="file">or choose a file <input type="file" accept=".yaml,.yml,.json,text/plain" @change="read(($event.target as HTMLInputElement).files)" /></label>
+        <label class="file"
+          >or choose a file <input type="file" accept=".yaml,.yml,.json,text/plain" @change="read(($event.target as HTMLInputElement).files)"
+        /></label>
         <a-button @click="isOpen = false">Close</a-button>
       </div>
       <slot />

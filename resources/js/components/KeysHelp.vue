@@ -21,7 +21,9 @@ const keys: [string, string][] = [
   <section ref="panel" class="keys" tabindex="-1" aria-label="Keys" @keydown.esc="$emit('close')">
     <dl>
       <template v-for="[key, what] in keys" :key="key">
-        <dt><kbd>{{ key }}</kbd></dt>
+        <dt>
+          <kbd>{{ key }}</kbd>
+        </dt>
         <dd>{{ what }}</dd>
       </template>
     </dl>

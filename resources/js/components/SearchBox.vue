@@ -80,8 +80,18 @@ function close(): void {
       @keydown.esc="close"
     />
     <ul v-show="isOpen && text.trim() !== ''" id="search-hits" role="listbox" aria-label="Found">
-      <li v-if="hits.length === 0" role="option" aria-selected="false" class="none">Nothing is called that. Try what is printed on the box, or line numbers such as 100000 8E2.</li>
-      <li v-for="(hit, k) in hits" :id="`hit-${k}`" :key="`${hit.kind}/${hit.id}`" role="option" :aria-selected="k === at" :class="{ at: k === at }" @mousedown.prevent="go(hit)">
+      <li v-if="hits.length === 0" role="option" aria-selected="false" class="none">
+        Nothing is called that. Try what is printed on the box, or line numbers such as 100000 8E2.
+      </li>
+      <li
+        v-for="(hit, k) in hits"
+        :id="`hit-${k}`"
+        :key="`${hit.kind}/${hit.id}`"
+        role="option"
+        :aria-selected="k === at"
+        :class="{ at: k === at }"
+        @mousedown.prevent="go(hit)"
+      >
         <strong>{{ hit.title }}</strong>
         <span>{{ hit.kind === 'rig' ? 'rig · ' : '' }}{{ hit.line }}</span>
       </li>

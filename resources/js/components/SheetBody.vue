@@ -29,7 +29,11 @@ const WORDS = { known: '', open: 'open: ', attention: 'look: ' } as const
     <dl>
       <div v-for="row in section.rows" :key="row.key" :class="[row.state, { fresh: fresh.has(row.key), numbered: /^\d$/.test(row.label) }]">
         <dt>{{ row.label }}</dt>
-        <dd><span v-if="row.state === 'open'" class="box" aria-hidden="true"></span><span v-if="WORDS[row.state]" class="sr-only">{{ WORDS[row.state] }}</span>{{ row.value }}</dd>
+        <dd>
+          <span v-if="row.state === 'open'" class="box" aria-hidden="true"></span
+          ><span v-if="WORDS[row.state]" class="sr-only">{{ WORDS[row.state] }}</span
+          >{{ row.value }}
+        </dd>
       </div>
     </dl>
   </section>

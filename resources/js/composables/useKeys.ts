@@ -2,7 +2,10 @@ import { onBeforeUnmount, onMounted } from 'vue'
 
 /** Whether the keyboard belongs to a field just now. */
 export function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.getAttribute('role') === 'combobox')
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.getAttribute('role') === 'combobox')
+  )
 }
 
 /** Single keys outside fields. The handler says whether it has taken the key. */

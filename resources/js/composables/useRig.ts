@@ -48,7 +48,9 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
   }
 
   function change(wanted: RigChange): Promise<boolean> {
-    return line(() => send(`/rigs/${toValue(slug)}`, patchJson, { text: wanted.text, set: wanted.set ?? {}, clear: wanted.clear ?? [] }, () => void change(wanted)))
+    return line(() =>
+      send(`/rigs/${toValue(slug)}`, patchJson, { text: wanted.text, set: wanted.set ?? {}, clear: wanted.clear ?? [] }, () => void change(wanted)),
+    )
   }
 
   function undo(entry?: number): Promise<boolean> {

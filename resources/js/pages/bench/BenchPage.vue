@@ -79,7 +79,17 @@ function date(at: string): string {
     </div>
 
     <form v-if="isAdding" class="new" @submit.prevent="add" @keydown.esc="isAdding = false">
-      <label>Name of the craft <input ref="nameField" v-model="name" class="field" maxlength="200" autocomplete="off" :aria-invalid="problem !== ''" aria-describedby="new-problem" /></label>
+      <label
+        >Name of the craft
+        <input
+          ref="nameField"
+          v-model="name"
+          class="field"
+          maxlength="200"
+          autocomplete="off"
+          :aria-invalid="problem !== ''"
+          aria-describedby="new-problem"
+      /></label>
       <label
         >It is a
         <select v-model="kind" class="field">
@@ -99,7 +109,9 @@ function date(at: string): string {
     </div>
     <ul v-else class="rigs plain-list" aria-label="Rigs">
       <li v-for="rig in data?.rigs" :key="rig.slug" :class="rig.next.severity">
-        <div class="mark"><StateMark :state="rig.next.severity" /><span class="sr-only">{{ STATE_WORDS[rig.next.severity] }}</span></div>
+        <div class="mark">
+          <StateMark :state="rig.next.severity" /><span class="sr-only">{{ STATE_WORDS[rig.next.severity] }}</span>
+        </div>
         <div class="what">
           <RouterLink :to="`/rigs/${rig.slug}`" class="name">{{ rig.name }}</RouterLink>
           <span class="muted">{{ rig.craft.note ?? rig.craft.kind }}</span>
@@ -109,12 +121,20 @@ function date(at: string): string {
           <p class="muted small"><MiniChain :boxes="rig.boxes" :couplings="rig.couplings" /></p>
         </div>
         <div class="next">
-          <RouterLink :to="rig.next.severity === 'done' ? `/rigs/${rig.slug}/sheet` : `/rigs/${rig.slug}/${rig.next.step}`" class="go" :aria-label="`${rig.next.action}: ${rig.name}`">{{ rig.next.action }}</RouterLink>
+          <RouterLink
+            :to="rig.next.severity === 'done' ? `/rigs/${rig.slug}/sheet` : `/rigs/${rig.slug}/${rig.next.step}`"
+            class="go"
+            :aria-label="`${rig.next.action}: ${rig.name}`"
+            >{{ rig.next.action }}</RouterLink
+          >
           <span class="muted small">changed {{ date(rig.changed_at) }}</span>
         </div>
       </li>
     </ul>
-    <p class="foot muted small">Propellers off, wheels and hull clear while you work here. Local rules for radio power and flying places come first; full-size or licensed work is not for this tool.</p>
+    <p class="foot muted small">
+      Propellers off, wheels and hull clear while you work here. Local rules for radio power and flying places come first; full-size or licensed work
+      is not for this tool.
+    </p>
   </main>
 </template>
 

@@ -48,13 +48,17 @@ watch(() => props.position, focus)
         </tbody>
       </table>
       <div>
-        <p v-for="miss in coupling.misses" :key="miss.code" class="band stop"><b>{{ miss.message }}</b> {{ miss.change }} <span class="value small">{{ miss.code }}</span></p>
+        <p v-for="miss in coupling.misses" :key="miss.code" class="band stop">
+          <b>{{ miss.message }}</b> {{ miss.change }} <span class="value small">{{ miss.code }}</span>
+        </p>
         <FindingLine v-for="finding in coupling.findings" :key="finding.code + finding.message" :finding="finding" />
         <template v-if="coupling.changes.length > 0">
           <h3>Set in the boxes</h3>
           <SettingTicks :changes="coupling.changes" :handle="handle" />
         </template>
-        <p v-if="coupling.changes.length + coupling.findings.length + coupling.misses.length === 0" class="muted">Joined as delivered; nothing to set here.</p>
+        <p v-if="coupling.changes.length + coupling.findings.length + coupling.misses.length === 0" class="muted">
+          Joined as delivered; nothing to set here.
+        </p>
       </div>
     </div>
   </section>

@@ -46,15 +46,34 @@ function remove(name: string): void {
     <legend>What rides on which handset channel</legend>
     <ul class="plain-list">
       <li v-for="entry in functions" :key="entry.function">
-        <b class="value">{{ entry.channel }}</b> {{ entry.function }}<span v-if="entry.channel > 4" class="muted small"> (auxiliary {{ entry.channel - 4 }})</span>
-        <button type="button" class="link-button small remove" :aria-label="`Remove ${entry.function}`" @click="remove(entry.function)">remove</button>
+        <b class="value">{{ entry.channel }}</b> {{ entry.function
+        }}<span v-if="entry.channel > 4" class="muted small"> (auxiliary {{ entry.channel - 4 }})</span>
+        <button type="button" class="link-button small remove" :aria-label="`Remove ${entry.function}`" @click="remove(entry.function)">
+          remove
+        </button>
       </li>
       <li v-if="functions.length === 0" class="muted">Not told yet. Reserved channels can only be pointed out.</li>
     </ul>
     <div class="add">
-      <input v-model="fresh" class="field" list="function-names" aria-label="Function" placeholder="function" maxlength="32" @keydown.enter.prevent="add" />
+      <input
+        v-model="fresh"
+        class="field"
+        list="function-names"
+        aria-label="Function"
+        placeholder="function"
+        maxlength="32"
+        @keydown.enter.prevent="add"
+      />
       <datalist id="function-names"><option v-for="name in SUGGESTED" :key="name" :value="name" /></datalist>
-      <input v-model="channel" class="field value channel" aria-label="Its channel" placeholder="ch" inputmode="numeric" maxlength="2" @keydown.enter.prevent="add" />
+      <input
+        v-model="channel"
+        class="field value channel"
+        aria-label="Its channel"
+        placeholder="ch"
+        inputmode="numeric"
+        maxlength="2"
+        @keydown.enter.prevent="add"
+      />
       <a-button @click="add">Add</a-button>
       <span v-if="problem" class="problem" role="alert">{{ problem }}</span>
     </div>

@@ -22,7 +22,9 @@ const days = computed(() => {
 
 function heading(day: string): string {
   const date = new Date(`${day}T12:00:00Z`)
-  return Number.isNaN(date.getTime()) ? day : date.toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
+  return Number.isNaN(date.getTime())
+    ? day
+    : date.toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
 }
 </script>
 
@@ -41,7 +43,15 @@ function heading(day: string): string {
           <span class="value muted time">{{ item.entry.at.slice(11, 16) }}</span>
           <span class="kind muted small">{{ item.entry.kind === 'undo' ? 'back' : item.entry.kind }}</span>
           <span class="text">{{ item.entry.text }}</span>
-          <button v-if="item.standing" type="button" class="link-button small" :aria-label="`Take back: ${item.entry.text}`" @click="handle.undo(item.position)">Take back</button>
+          <button
+            v-if="item.standing"
+            type="button"
+            class="link-button small"
+            :aria-label="`Take back: ${item.entry.text}`"
+            @click="handle.undo(item.position)"
+          >
+            Take back
+          </button>
         </li>
       </ul>
     </section>

@@ -23,7 +23,8 @@ let timer = 0
 
 const proof = computed(() => props.rig.review.order.proof)
 const question = computed<Record<string, unknown> | null>(() => {
-  if (mode.value === 'log') return log.value.trim() === '' ? null : { log: log.value, sequence: [...sequence.value.toUpperCase().replace(/[^A-Z]/g, '')] }
+  if (mode.value === 'log')
+    return log.value.trim() === '' ? null : { log: log.value, sequence: [...sequence.value.toUpperCase().replace(/[^A-Z]/g, '')] }
   if (Object.values(moved.value).includes('')) return null
   return { moved: Object.fromEntries(Object.entries(moved.value).map(([stick, what]) => [stick, what === 'none' ? null : what])) }
 })
@@ -59,14 +60,17 @@ async function read(event: Event): Promise<void> {
   if (file) log.value = await file.text()
 }
 
-const date = (at: string | null) => (at === null ? '' : new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }))
+const date = (at: string | null) =>
+  at === null ? '' : new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
 </script>
 
 <template>
   <section aria-labelledby="check-title">
     <h3 id="check-title">Prove it: move one stick at a time</h3>
     <p v-if="proof.state === 'holds'" class="band calm">Proven on {{ date(proof.at) }}: {{ proof.observed }}.</p>
-    <p v-else-if="proof.state === 'stale'" class="band">Stale: {{ proof.reasons.join(', ') }} since it was proven on {{ date(proof.at) }}. Move the sticks again.</p>
+    <p v-else-if="proof.state === 'stale'" class="band">
+      Stale: {{ proof.reasons.join(', ') }} since it was proven on {{ date(proof.at) }}. Move the sticks again.
+    </p>
     <p v-else-if="proof.state === 'failed'" class="band">The check of {{ date(proof.at) }} failed: {{ proof.observed }}.</p>
     <p class="muted small">Propellers off. Move each stick to both ends and back, up, right or forward first, and say what moved.</p>
     <div class="modes" role="radiogroup" aria-label="How you saw it">
@@ -75,7 +79,9 @@ const date = (at: string | null) => (at === null ? '' : new Date(at).toLocaleDat
     </div>
     <div v-if="mode === 'sight'" class="sticks">
       <label v-for="stick in STICKS" :key="stick.letter"
-        ><span><b class="value">{{ stick.letter }}</b> {{ stick.name }} stick <span class="muted small">{{ stick.move }}</span></span>
+        ><span
+          ><b class="value">{{ stick.letter }}</b> {{ stick.name }} stick <span class="muted small">{{ stick.move }}</span></span
+        >
         <select v-model="moved[stick.letter]" class="field">
           <option value="">what moved?</option>
           <option v-for="what in STICKS" :key="what.letter" :value="what.letter">{{ what.name }}</option>
@@ -84,7 +90,16 @@ const date = (at: string | null) => (at === null ? '' : new Date(at).toLocaleDat
       >
     </div>
     <div v-else class="log">
-      <label>Rows of time in ms and channel values in µs <textarea v-model="log" class="field value" rows="5" spellcheck="false" placeholder="t_ms,ch1,ch2,ch3,ch4&#10;0,1500,1500,1000,1500"></textarea></label>
+      <label
+        >Rows of time in ms and channel values in µs
+        <textarea
+          v-model="log"
+          class="field value"
+          rows="5"
+          spellcheck="false"
+          placeholder="t_ms,ch1,ch2,ch3,ch4&#10;0,1500,1500,1000,1500"
+        ></textarea>
+      </label>
       <div class="row">
         <label>Sticks moved, in this sequence <input v-model="sequence" class="field value" maxlength="7" size="7" /></label>
         <label>or a file <input type="file" accept=".csv,.json,.txt" @change="read" /></label>
@@ -92,10 +107,19 @@ const date = (at: string | null) => (at === null ? '' : new Date(at).toLocaleDat
     </div>
     <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
     <div v-if="result" class="result" aria-live="polite">
-      <p class="band" :class="{ calm: result.passes }"><b>{{ result.sentence }}</b> {{ result.explanation }}</p>
+      <p class="band" :class="{ calm: result.passes }">
+        <b>{{ result.sentence }}</b> {{ result.explanation }}
+      </p>
       <table v-if="result.movement" class="value small">
         <thead>
-          <tr><th scope="col">channel</th><th scope="col">stick</th><th scope="col">lowest</th><th scope="col">rest</th><th scope="col">highest</th><th scope="col">direction</th></tr>
+          <tr>
+            <th scope="col">channel</th>
+            <th scope="col">stick</th>
+            <th scope="col">lowest</th>
+            <th scope="col">rest</th>
+            <th scope="col">highest</th>
+            <th scope="col">direction</th>
+          </tr>
         </thead>
         <tbody>
           <tr v-for="channel in result.movement.channels" :key="channel.channel">

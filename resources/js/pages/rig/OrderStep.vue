@@ -17,7 +17,8 @@ const verdict = computed(() => {
   if (order.value.by_plugs) return 'Right, by where the plugs go.'
   if (order.value.reader?.unlabelled) return 'The pins have no labels: put each plug where its function arrives.'
   if (order.value.right) return 'Right: each stick moves what it should.'
-  const wrong = order.value.trace?.find((row) => row.letter === 'T' && row.read_as !== 'T') ?? order.value.trace?.find((row) => row.letter !== row.read_as)
+  const wrong =
+    order.value.trace?.find((row) => row.letter === 'T' && row.read_as !== 'T') ?? order.value.trace?.find((row) => row.letter !== row.read_as)
   return wrong ? `Wrong: the ${NAME_OF[wrong.letter]} stick would move ${NAME_OF[wrong.read_as]}.` : ''
 })
 
@@ -40,7 +41,9 @@ function back(): void {
 
       <section v-if="order.fixes.length > 0 && !order.by_plugs">
         <h3>Ways to mend it, cheapest first</h3>
-        <p class="muted small">Schools differ: some set the handset once to what the controller expects, some leave the handset alone. Any one of these is enough.</p>
+        <p class="muted small">
+          Schools differ: some set the handset once to what the controller expects, some leave the handset alone. Any one of these is enough.
+        </p>
         <ul class="plain-list fixes">
           <li v-for="fix in order.fixes" :key="fix.at + fix.title">
             <div>
@@ -50,8 +53,12 @@ function back(): void {
                 <tbody>
                   <tr v-for="row in fix.table" :key="row.letter">
                     <td>{{ NAME_OF[row.letter] }} plug</td>
-                    <td>into pin <b class="value">{{ row.pin }}</b></td>
-                    <td class="muted">marked <b class="value">{{ row.label }}</b></td>
+                    <td>
+                      into pin <b class="value">{{ row.pin }}</b>
+                    </td>
+                    <td class="muted">
+                      marked <b class="value">{{ row.label }}</b>
+                    </td>
                   </tr>
                 </tbody>
               </table>
@@ -69,8 +76,12 @@ function back(): void {
           <tbody>
             <tr v-for="entry in order.auxiliaries" :key="entry.function">
               <td>{{ entry.function }}</td>
-              <td>channel <b class="value">{{ entry.channel }}</b></td>
-              <td class="muted">auxiliary <b class="value">{{ entry.auxiliary }}</b> as a controller counts</td>
+              <td>
+                channel <b class="value">{{ entry.channel }}</b>
+              </td>
+              <td class="muted">
+                auxiliary <b class="value">{{ entry.auxiliary }}</b> as a controller counts
+              </td>
             </tr>
           </tbody>
         </table>

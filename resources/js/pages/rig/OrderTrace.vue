@@ -26,27 +26,56 @@ const isRight = (channel: number) => arrivals.value[channel - 1]?.right ?? false
 <template>
   <div class="trace">
     <p class="sr-only">
-      <template v-for="row in rows" :key="row.letter">The {{ NAME_OF[row.letter] }} stick leaves on channel {{ row.handset_channel }}, arrives on {{ row.arrives_on }} and is read as {{ NAME_OF[row.read_as] }}. </template>
+      <template v-for="row in rows" :key="row.letter"
+        >The {{ NAME_OF[row.letter] }} stick leaves on channel {{ row.handset_channel }}, arrives on {{ row.arrives_on }} and is read as
+        {{ NAME_OF[row.read_as] }}.
+      </template>
     </p>
     <div class="heads small muted" aria-hidden="true">
       <span>{{ order.handset.name }} sends</span>
-      <span class="mid">{{ remapping.map((module) => `${module.name}: ${module.expects} to ${module.sends}`).join(', ') || 'straight through' }}</span>
+      <span class="mid">{{
+        remapping.map((module) => `${module.name}: ${module.expects} to ${module.sends}`).join(', ') || 'straight through'
+      }}</span>
       <span>{{ order.reader?.name }} {{ isPins ? 'puts out' : 'reads' }}</span>
     </div>
     <div class="lanes" aria-hidden="true" :style="{ height: `${ROW * 4}px` }">
       <ol class="plain-list side">
-        <li v-for="row in rows" :key="row.letter"><b class="value">{{ row.letter }}</b><span>{{ NAME_OF[row.letter] }} stick</span><span class="value ch">ch {{ row.handset_channel }}</span></li>
+        <li v-for="row in rows" :key="row.letter">
+          <b class="value">{{ row.letter }}</b
+          ><span>{{ NAME_OF[row.letter] }} stick</span><span class="value ch">ch {{ row.handset_channel }}</span>
+        </li>
       </ol>
       <svg :viewBox="`0 0 100 ${ROW * 4}`" preserveAspectRatio="none" focusable="false">
-        <path v-for="row in rows" :key="row.letter" :class="{ wrong: !isRight(row.arrives_on) }" :d="`M0 ${y(row.handset_channel)} C 45 ${y(row.handset_channel)}, 55 ${y(row.arrives_on)}, 100 ${y(row.arrives_on)}`" />
+        <path
+          v-for="row in rows"
+          :key="row.letter"
+          :class="{ wrong: !isRight(row.arrives_on) }"
+          :d="`M0 ${y(row.handset_channel)} C 45 ${y(row.handset_channel)}, 55 ${y(row.arrives_on)}, 100 ${y(row.arrives_on)}`"
+        />
       </svg>
       <ol class="plain-list side">
         <li v-for="arrival in arrivals" :key="arrival.channel" :class="{ wrong: !arrival.right }">
           <span class="value ch">{{ isPins ? 'pin' : 'ch' }} {{ arrival.channel }}</span>
-          <template v-if="order.reader?.unlabelled"><b class="value">{{ arrival.from }}</b><span>{{ NAME_OF[arrival.from] }} plug</span></template>
-          <template v-else-if="order.by_plugs"><b class="value">{{ arrival.from }}</b><span>{{ NAME_OF[arrival.from] }} plug, pin marked {{ arrival.letter }}</span></template>
-          <template v-else-if="arrival.right"><b class="value">{{ arrival.letter }}</b><span>{{ isPins ? `marked ${arrival.letter}` : NAME_OF[arrival.letter] }}</span></template>
-          <template v-else><b class="value">{{ arrival.letter }}</b><span>{{ isPins ? `marked ${arrival.letter}, gets ${NAME_OF[arrival.from]}` : `${NAME_OF[arrival.letter]} gets the ${NAME_OF[arrival.from]} stick` }}</span></template>
+          <template v-if="order.reader?.unlabelled"
+            ><b class="value">{{ arrival.from }}</b
+            ><span>{{ NAME_OF[arrival.from] }} plug</span></template
+          >
+          <template v-else-if="order.by_plugs"
+            ><b class="value">{{ arrival.from }}</b
+            ><span>{{ NAME_OF[arrival.from] }} plug, pin marked {{ arrival.letter }}</span></template
+          >
+          <template v-else-if="arrival.right"
+            ><b class="value">{{ arrival.letter }}</b
+            ><span>{{ isPins ? `marked ${arrival.letter}` : NAME_OF[arrival.letter] }}</span></template
+          >
+          <template v-else
+            ><b class="value">{{ arrival.letter }}</b
+            ><span>{{
+              isPins
+                ? `marked ${arrival.letter}, gets ${NAME_OF[arrival.from]}`
+                : `${NAME_OF[arrival.letter]} gets the ${NAME_OF[arrival.from]} stick`
+            }}</span></template
+          >
         </li>
       </ol>
     </div>

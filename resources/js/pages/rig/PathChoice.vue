@@ -37,12 +37,17 @@ const onOff = (to: unknown) => (typeof to === 'boolean' ? (to ? 'on' : 'off') : 
     <div class="text">
       <p class="boxes">
         <template v-for="(link, k) in way.links" :key="link.to"
-          ><b>{{ name(link.from) }}</b> <span class="via">{{ link.via.replace('/', ' ') }} →</span> <b v-if="k === way.links.length - 1">{{ name(link.to) }}</b>
+          ><b>{{ name(link.from) }}</b> <span class="via">{{ link.via.replace('/', ' ') }} →</span>
+          <b v-if="k === way.links.length - 1">{{ name(link.to) }}</b>
         </template>
       </p>
       <p class="muted small">{{ best ? 'Best: ' : '' }}{{ reasons.join(' · ') }}</p>
       <p v-if="way.settings_to_change.length > 0" class="small">
-        Set: <template v-for="(change, k) in way.settings_to_change" :key="change.box + change.setting">{{ k > 0 ? '; ' : '' }}{{ name(change.box) }}, {{ (settingNames[change.setting] ?? change.setting).toLowerCase() }} <span class="value">{{ onOff(change.to) }}</span></template>.
+        Set:
+        <template v-for="(change, k) in way.settings_to_change" :key="change.box + change.setting"
+          >{{ k > 0 ? '; ' : '' }}{{ name(change.box) }}, {{ (settingNames[change.setting] ?? change.setting).toLowerCase() }}
+          <span class="value">{{ onOff(change.to) }}</span></template
+        >.
       </p>
       <FindingLine v-for="finding in way.findings" :key="finding.code + finding.message" :finding="finding" />
     </div>

@@ -62,7 +62,8 @@ function setChannels(event: Event): void {
 
 function setPack(event: Event): void {
   const [chemistry, cells] = (event.target as HTMLSelectElement).value.split(' ')
-  if (chemistry === '' || chemistry === undefined) void props.handle.change({ text: "Handset pack as on the handset's card", clear: ['settings.pack'] })
+  if (chemistry === '' || chemistry === undefined)
+    void props.handle.change({ text: "Handset pack as on the handset's card", clear: ['settings.pack'] })
   else void props.handle.change({ text: `Handset pack: ${cells} ${chemistry} cells`, set: { 'settings.pack': { chemistry, cells: Number(cells) } } })
 }
 
@@ -89,7 +90,9 @@ const pathFindings = computed(() => props.rig.review.couplings.flatMap((coupling
   <div>
     <div class="head">
       <h2>Path</h2>
-      <a-button v-if="rig.document.chain.length > 0" :aria-expanded="isLooking" @click="isLooking = !isLooking">{{ isLooking ? 'Keep this chain' : 'Look for another way' }}</a-button>
+      <a-button v-if="rig.document.chain.length > 0" :aria-expanded="isLooking" @click="isLooking = !isLooking">{{
+        isLooking ? 'Keep this chain' : 'Look for another way'
+      }}</a-button>
     </div>
 
     <template v-if="!isLooking">
@@ -97,15 +100,25 @@ const pathFindings = computed(() => props.rig.review.couplings.flatMap((coupling
       <template v-if="rig.review.changes.length > 0">
         <SettingTicks :changes="rig.review.changes" :handle="handle" />
       </template>
-      <p v-else class="band calm gap">{{ rig.review.couplings.some((coupling) => coupling.misses.length > 0) ? 'This chain does not join.' : 'Every box may stay as it is delivered.' }}</p>
+      <p v-else class="band calm gap">
+        {{
+          rig.review.couplings.some((coupling) => coupling.misses.length > 0) ? 'This chain does not join.' : 'Every box may stay as it is delivered.'
+        }}
+      </p>
       <template v-for="coupling in rig.review.couplings" :key="coupling.from">
-        <p v-for="miss in coupling.misses" :key="miss.code" class="band stop gap"><b>{{ miss.message }}</b> {{ miss.change }}</p>
+        <p v-for="miss in coupling.misses" :key="miss.code" class="band stop gap">
+          <b>{{ miss.message }}</b> {{ miss.change }}
+        </p>
       </template>
       <FindingLine v-for="finding in pathFindings" :key="finding.code + finding.message" :finding="finding" />
       <dl v-if="rig.review.latency_ms" class="facts">
         <div>
           <dt>Delay, stick to servo</dt>
-          <dd><b class="value">{{ rig.review.latency_ms.mean.toFixed(1) }} ms</b> mean, <span class="value">{{ rig.review.latency_ms.p95.toFixed(1) }} ms</span> 19 times in 20, <span class="value">{{ rig.review.latency_ms.worst.toFixed(1) }} ms</span> at worst</dd>
+          <dd>
+            <b class="value">{{ rig.review.latency_ms.mean.toFixed(1) }} ms</b> mean,
+            <span class="value">{{ rig.review.latency_ms.p95.toFixed(1) }} ms</span> 19 times in 20,
+            <span class="value">{{ rig.review.latency_ms.worst.toFixed(1) }} ms</span> at worst
+          </dd>
         </div>
         <div>
           <dt>Telemetry</dt>
@@ -116,7 +129,11 @@ const pathFindings = computed(() => props.rig.review.couplings.flatMap((coupling
         <h3>Where the delay arises</h3>
         <table>
           <thead>
-            <tr><th scope="col">stage</th><th scope="col">mean</th><th scope="col">share</th></tr>
+            <tr>
+              <th scope="col">stage</th>
+              <th scope="col">mean</th>
+              <th scope="col">share</th>
+            </tr>
           </thead>
           <tbody>
             <tr v-for="stage in rig.review.latency_stages" :key="stage.name">
@@ -146,7 +163,9 @@ const pathFindings = computed(() => props.rig.review.couplings.flatMap((coupling
             <option v-for="card in crafts" :key="card.id" :value="card.id">{{ card.name }} · {{ card.line }}</option>
           </select></label
         >
-        <label class="narrow">Channels <input class="field value" type="number" min="1" max="32" inputmode="numeric" :value="rig.review.channels" @change="setChannels" /></label>
+        <label class="narrow"
+          >Channels <input class="field value" type="number" min="1" max="32" inputmode="numeric" :value="rig.review.channels" @change="setChannels"
+        /></label>
         <label
           >Handset pack
           <select class="field" :value="packValue" @change="setPack">
@@ -170,7 +189,20 @@ const pathFindings = computed(() => props.rig.review.couplings.flatMap((coupling
             @change="(ids: unknown) => set('through', ids, `Must be in the chain: ${(ids as string[]).map(name).join(', ') || 'whatever suits'}`)"
           />
         </div>
-        <label class="check"><input type="checkbox" :checked="path.allow_relay ?? false" @change="set('allow_relay', ($event.target as HTMLInputElement).checked, ($event.target as HTMLInputElement).checked ? 'A relay is allowed' : 'No relay')" /> A relay may stand between</label>
+        <label class="check"
+          ><input
+            type="checkbox"
+            :checked="path.allow_relay ?? false"
+            @change="
+              set(
+                'allow_relay',
+                ($event.target as HTMLInputElement).checked,
+                ($event.target as HTMLInputElement).checked ? 'A relay is allowed' : 'No relay',
+              )
+            "
+          />
+          A relay may stand between</label
+        >
       </div>
       <FunctionList :rig="rig" :handle="handle" />
 
@@ -182,13 +214,25 @@ const pathFindings = computed(() => props.rig.review.couplings.flatMap((coupling
         <template v-else-if="plan.data.value">
           <ol v-if="plan.data.value.paths.length > 0" class="plain-list">
             <li v-for="(way, k) in plan.data.value.paths" :key="way.boxes.join()">
-              <PathChoice :way="way" :names="plan.data.value.names" :setting-names="plan.data.value.setting_names" :best="k === 0" :taken="way.boxes.join(' ') === current" @take="take(way.boxes, way.links)" />
+              <PathChoice
+                :way="way"
+                :names="plan.data.value.names"
+                :setting-names="plan.data.value.setting_names"
+                :best="k === 0"
+                :taken="way.boxes.join(' ') === current"
+                @take="take(way.boxes, way.links)"
+              />
             </li>
           </ol>
           <div v-else class="band stop">
-            <p><b>Nothing on the shelf joins these two.</b> The nearest miss is {{ plan.data.value.nearest_miss?.boxes.map((id: string) => plan.data.value?.names[id] ?? id).join(' → ') }}:</p>
+            <p>
+              <b>Nothing on the shelf joins these two.</b> The nearest miss is
+              {{ plan.data.value.nearest_miss?.boxes.map((id: string) => plan.data.value?.names[id] ?? id).join(' → ') }}:
+            </p>
             <ul>
-              <li v-for="miss in plan.data.value.misses" :key="miss.code + miss.message">{{ miss.message }} {{ miss.change }} <span class="value small">{{ miss.code }}</span></li>
+              <li v-for="miss in plan.data.value.misses" :key="miss.code + miss.message">
+                {{ miss.message }} {{ miss.change }} <span class="value small">{{ miss.code }}</span>
+              </li>
             </ul>
           </div>
         </template>

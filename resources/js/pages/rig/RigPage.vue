@@ -88,21 +88,52 @@ useKeys((key, event) => {
         <div class="title">
           <h1>{{ rig.document.name }}</h1>
           <span class="muted">{{ rig.review.craft.note ?? rig.review.craft.kind }}</span>
-          <p class="state" :class="rig.review.next.severity" aria-live="polite"><StateMark :state="rig.review.next.severity" /> {{ rig.review.next.sentence }}</p>
+          <p class="state" :class="rig.review.next.severity" aria-live="polite">
+            <StateMark :state="rig.review.next.severity" /> {{ rig.review.next.sentence }}
+          </p>
         </div>
-        <ChainStrip v-if="rig.review.boxes.length > 0" :boxes="rig.review.boxes" :couplings="rig.review.couplings" :selected="selected" @select="toggle" />
-        <CouplingPanel v-if="selected !== null && rig.review.couplings[selected]" :rig="rig" :position="selected" :handle="handle" @close="selected = null" />
+        <ChainStrip
+          v-if="rig.review.boxes.length > 0"
+          :boxes="rig.review.boxes"
+          :couplings="rig.review.couplings"
+          :selected="selected"
+          @select="toggle"
+        />
+        <CouplingPanel
+          v-if="selected !== null && rig.review.couplings[selected]"
+          :rig="rig"
+          :position="selected"
+          :handle="handle"
+          @close="selected = null"
+        />
         <p v-if="rig.newer_cards.length > 0" class="newer small">
           Edited on the shelf since this rig took its copy: {{ rig.newer_cards.map((card) => card.name).join(', ') }}.
-          <button type="button" class="link-button" @click="handle.change({ text: 'Took the edited cards over from the shelf', set: { chain: rig.document.chain.map((card) => (rig?.newer_cards.some((newer) => newer.id === card.id) ? card.id : card)) } })">Take the edits over</button>
+          <button
+            type="button"
+            class="link-button"
+            @click="
+              handle.change({
+                text: 'Took the edited cards over from the shelf',
+                set: { chain: rig.document.chain.map((card) => (rig?.newer_cards.some((newer) => newer.id === card.id) ? card.id : card)) },
+              })
+            "
+          >
+            Take the edits over
+          </button>
         </p>
       </div>
       <div class="columns">
         <nav class="steps" aria-label="Steps">
           <ol class="plain-list">
             <li v-for="(entry, k) in rig.review.steps" :key="entry.key">
-              <RouterLink :to="`/rigs/${slug}/${entry.key}`" :class="{ here: step === entry.key }" :aria-current="step === entry.key ? 'step' : undefined">
-                <span class="digit value">{{ k + 1 }}</span>{{ entry.title }}<StateMark :state="entry.state" /><span class="sr-only">{{ STATE_WORDS[entry.state] }}</span>
+              <RouterLink
+                :to="`/rigs/${slug}/${entry.key}`"
+                :class="{ here: step === entry.key }"
+                :aria-current="step === entry.key ? 'step' : undefined"
+              >
+                <span class="digit value">{{ k + 1 }}</span>{{ entry.title }}<StateMark :state="entry.state" /><span class="sr-only">{{
+                  STATE_WORDS[entry.state]
+                }}</span>
               </RouterLink>
             </li>
             <li class="other"><RouterLink :to="`/rigs/${slug}/history`" :class="{ here: step === 'history' }">History</RouterLink></li>

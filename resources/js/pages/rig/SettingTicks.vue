@@ -12,7 +12,9 @@ function tick(change: SettingView, event: Event): void {
   const place = `settings.done.${change.box}/${change.setting}`
   const words = `${change.box_name}: ${change.name} ${change.value}`
   const isOn = (event.target as HTMLInputElement).checked
-  void props.handle.change(isOn ? { text: `Set in the box: ${words}`, set: { [place]: change.to } } : { text: `Not set after all: ${words}`, clear: [place] })
+  void props.handle.change(
+    isOn ? { text: `Set in the box: ${words}`, set: { [place]: change.to } } : { text: `Not set after all: ${words}`, clear: [place] },
+  )
 }
 </script>
 
@@ -21,7 +23,9 @@ function tick(change: SettingView, event: Event): void {
     <li v-for="change in changes" :key="`${change.box}/${change.setting}`">
       <label>
         <input type="checkbox" :checked="change.done" @change="tick(change, $event)" />
-        <span><span class="muted">{{ change.box_name }}</span> {{ change.name }} <b class="value">{{ change.value }}</b></span>
+        <span
+          ><span class="muted">{{ change.box_name }}</span> {{ change.name }} <b class="value">{{ change.value }}</b></span
+        >
       </label>
     </li>
   </ul>

@@ -39,7 +39,9 @@ function wired(event: Event): void {
 function pack(event: Event): void {
   const [chemistry, cells] = (event.target as HTMLSelectElement).value.split(' ')
   void props.handle.change(
-    chemistry ? { text: `Pack in the craft: ${cells} ${chemistry} cells`, set: { 'settings.craft_pack': { chemistry, cells: Number(cells) } } } : { text: 'The craft feeds the receiver itself', clear: ['settings.craft_pack'] },
+    chemistry
+      ? { text: `Pack in the craft: ${cells} ${chemistry} cells`, set: { 'settings.craft_pack': { chemistry, cells: Number(cells) } } }
+      : { text: 'The craft feeds the receiver itself', clear: ['settings.craft_pack'] },
   )
 }
 
@@ -54,7 +56,9 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
 <template>
   <div>
     <h2>Wiring</h2>
-    <p v-if="wiring.wires.length === 0" class="muted">Wires are known once the chain joins. <RouterLink :to="`/rigs/${rig.slug}/path`">Choose the path</RouterLink> first.</p>
+    <p v-if="wiring.wires.length === 0" class="muted">
+      Wires are known once the chain joins. <RouterLink :to="`/rigs/${rig.slug}/path`">Choose the path</RouterLink> first.
+    </p>
     <template v-else>
       <p class="muted">Power off, propellers off. Every wire, from pin to pin; write down the colours you have in front of you.</p>
       <section v-for="wire in wiring.wires" :key="wire.from" class="wire">
@@ -67,17 +71,29 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
                 <th scope="col">{{ wire.from_name }}</th>
                 <th scope="col">{{ wire.to_name }}</th>
                 <th scope="col">carries</th>
-                <template v-if="wire.kind !== 'bay'"><th v-for="line in LINES" :key="line" scope="col">{{ line }}</th></template>
+                <template v-if="wire.kind !== 'bay'"
+                  ><th v-for="line in LINES" :key="line" scope="col">{{ line }}</th></template
+                >
               </tr>
             </thead>
             <tbody>
               <tr v-for="row in wire.rows" :key="row.key">
                 <td class="value pin">{{ row.from_pin }}</td>
-                <td>{{ row.to_pin }}<span v-if="row.note" class="note">{{ row.note }}</span></td>
+                <td>
+                  {{ row.to_pin }}<span v-if="row.note" class="note">{{ row.note }}</span>
+                </td>
                 <td>{{ row.carries }}</td>
                 <template v-if="wire.kind !== 'bay'">
                   <td v-for="line in LINES" :key="line">
-                    <input class="field colour" :value="row.colours[line]" :aria-label="`${row.from_pin}: colour of ${line}`" placeholder="colour" maxlength="40" @change="colour(wire, row, line, $event)" @keydown.enter="($event.target as HTMLInputElement).blur()" />
+                    <input
+                      class="field colour"
+                      :value="row.colours[line]"
+                      :aria-label="`${row.from_pin}: colour of ${line}`"
+                      placeholder="colour"
+                      maxlength="40"
+                      @change="colour(wire, row, line, $event)"
+                      @keydown.enter="($event.target as HTMLInputElement).blur()"
+                    />
                   </td>
                 </template>
               </tr>
@@ -104,9 +120,14 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
               <tr v-for="row in wiring.power" :key="row.name" :class="row.severity">
                 <td>{{ row.name }}</td>
                 <td>{{ row.from }}</td>
-                <td class="value">{{ row.low_v === null ? 'not known' : row.low_v === row.full_v ? `${row.full_v} V` : `${row.low_v} to ${row.full_v} V` }}</td>
+                <td class="value">
+                  {{ row.low_v === null ? 'not known' : row.low_v === row.full_v ? `${row.full_v} V` : `${row.low_v} to ${row.full_v} V` }}
+                </td>
                 <td class="value">{{ row.takes }}</td>
-                <td><b>{{ WORDS[row.severity] }}</b><span v-if="row.severity !== 'ok'">. {{ row.message }}</span></td>
+                <td>
+                  <b>{{ WORDS[row.severity] }}</b
+                  ><span v-if="row.severity !== 'ok'">. {{ row.message }}</span>
+                </td>
               </tr>
             </tbody>
           </table>

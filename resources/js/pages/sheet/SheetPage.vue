@@ -28,13 +28,20 @@ const print = () => window.print()
       <p class="chain">
         <template v-for="{ box, coupling } in chain" :key="box.id"
           ><b>{{ box.name }}</b
-          ><template v-if="coupling"
-            > → <span class="via">{{ coupling.label }}<template v-if="coupling.detail">, {{ coupling.detail }}</template></span> → </template
-          ></template
+          ><template v-if="coupling">
+            →
+            <span class="via"
+              >{{ coupling.label }}<template v-if="coupling.detail">, {{ coupling.detail }}</template></span
+            >
+            →
+          </template></template
         >
       </p>
       <div class="sections"><SheetBody :sections="rig.review.sheet" /></div>
-      <footer class="small">Propellers off, wheels and hull clear. Handset on first and off last. Antenna before power. Local rules come first. An empty box is still open.</footer>
+      <footer class="small">
+        Propellers off, wheels and hull clear. Handset on first and off last. Antenna before power. Local rules come first. An empty box is still
+        open.
+      </footer>
     </article>
   </main>
 </template>

@@ -126,7 +126,10 @@ async function putBack(deleted: CardDocument): Promise<void> {
 }
 
 function aliases(event: Event): void {
-  const names = (event.target as HTMLInputElement).value.split(',').map((name) => name.trim()).filter((name) => name !== '')
+  const names = (event.target as HTMLInputElement).value
+    .split(',')
+    .map((name) => name.trim())
+    .filter((name) => name !== '')
   const rest: Entry = { ...card.value }
   delete rest.alias
   change(names.length === 0 ? rest : { ...rest, alias: names })
@@ -143,14 +146,19 @@ const aliasText = computed(() => ((getAt(card.value, 'alias') as string[] | unde
         <span class="muted small" aria-live="polite">{{ saved }}</span>
       </header>
       <div class="grid">
-        <label class="name">What is printed on it? <input ref="nameField" class="field" :value="card.name" maxlength="200" autocomplete="off" @input="rename" /></label>
+        <label class="name"
+          >What is printed on it? <input ref="nameField" class="field" :value="card.name" maxlength="200" autocomplete="off" @input="rename"
+        /></label>
         <label v-if="isNew"
           >It is a
           <select class="field" :value="card.kind" @change="rekind">
             <option v-for="kind in KINDS" :key="kind.kind" :value="kind.kind">{{ kind.one }}</option>
           </select></label
         >
-        <label class="name">What else do manuals call it? <input class="field" :value="aliasText" placeholder="several, parted by commas" autocomplete="off" @change="aliases" /></label>
+        <label class="name"
+          >What else do manuals call it?
+          <input class="field" :value="aliasText" placeholder="several, parted by commas" autocomplete="off" @change="aliases"
+        /></label>
       </div>
       <template v-if="asText === null">
         <section v-for="chapter in CHAPTERS[card.kind]" :key="chapter.title">
@@ -174,7 +182,10 @@ const aliasText = computed(() => ((getAt(card.value, 'alias') as string[] | unde
         <a-button v-else @click="emit('close')">Leave it</a-button>
       </footer>
       <p v-if="data && data.rigs.length > 0" class="muted small">
-        In use: <template v-for="(rig, k) in data.rigs" :key="rig.slug">{{ k > 0 ? ', ' : '' }}<RouterLink :to="`/rigs/${rig.slug}`">{{ rig.name }}</RouterLink></template>. Each keeps its own copy; an edit here is offered there.
+        In use:
+        <template v-for="(rig, k) in data.rigs" :key="rig.slug"
+          >{{ k > 0 ? ', ' : '' }}<RouterLink :to="`/rigs/${rig.slug}`">{{ rig.name }}</RouterLink></template
+        >. Each keeps its own copy; an edit here is offered there.
       </p>
     </form>
     <CardLabel :card="card" class="label" />

@@ -14,14 +14,20 @@ function said(field: Field, entry: Entry): string | null {
   const value = getAt(entry, field.key)
   if (value === undefined || value === null || (Array.isArray(value) && value.length === 0)) return null
   if (field.type === 'list' && Array.isArray(value)) {
-    return value.map((item: unknown) => (isEntry(item) ? String(item.variant ?? item.family ?? item.format ?? item.function ?? item.id ?? item.channel ?? '') : String(item))).join(', ')
+    return value
+      .map((item: unknown) =>
+        isEntry(item) ? String(item.variant ?? item.family ?? item.format ?? item.function ?? item.id ?? item.channel ?? '') : String(item),
+      )
+      .join(', ')
   }
   const word = (item: unknown) => field.options?.find(([option]) => option === String(item))?.[1] ?? String(item)
   return `${Array.isArray(value) ? value.map(word).join(', ') : word(value)}${field.unit ? ` ${field.unit}` : ''}`
 }
 
 const lines = computed(() =>
-  CHAPTERS[props.card.kind].flatMap((chapter) => chapter.fields.map((field) => ({ what: field.question, said: said(field, props.card) }))).filter((line) => line.said !== null),
+  CHAPTERS[props.card.kind]
+    .flatMap((chapter) => chapter.fields.map((field) => ({ what: field.question, said: said(field, props.card) })))
+    .filter((line) => line.said !== null),
 )
 const kind = computed(() => KINDS.find((entry) => entry.kind === props.card.kind)?.one)
 </script>
@@ -36,7 +42,9 @@ const kind = computed(() => KINDS.find((entry) => entry.kind === props.card.kind
         <dd class="value">{{ line.said }}</dd>
       </div>
     </dl>
-    <p v-if="lines.length === 0" class="muted small">What you enter appears here. Whatever you do not know may stay open; it only narrows what can be promised.</p>
+    <p v-if="lines.length === 0" class="muted small">
+      What you enter appears here. Whatever you do not know may stay open; it only narrows what can be promised.
+    </p>
   </aside>
 </template>
 

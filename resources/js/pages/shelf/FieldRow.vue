@@ -13,7 +13,9 @@ const emit = defineEmits<{ change: [entry: Entry] }>()
 const id = useId()
 const value = computed(() => getAt(props.entry, props.field.key))
 const list = computed(() => (Array.isArray(value.value) ? (value.value as unknown[]) : []))
-const text = computed(() => (value.value === undefined || value.value === null ? '' : Array.isArray(value.value) ? value.value.join(' ') : String(value.value)))
+const text = computed(() =>
+  value.value === undefined || value.value === null ? '' : Array.isArray(value.value) ? value.value.join(' ') : String(value.value),
+)
 
 function put(next: unknown): void {
   emit('change', setAt(props.entry, props.field.key, next))
@@ -31,7 +33,8 @@ function typed(event: Event): void {
     const words = raw.split(/[\s;,]+/).filter((word) => word !== '')
     const items = props.field.type === 'words' ? words : words.map(number).filter((item) => item !== undefined)
     put(items.length === 0 ? undefined : items)
-  } else if (props.field.type === 'choice') put(raw === '' ? undefined : raw === 'true' ? true : raw === 'false' ? false : props.field.key === 'sticks.mode' ? Number(raw) : raw)
+  } else if (props.field.type === 'choice')
+    put(raw === '' ? undefined : raw === 'true' ? true : raw === 'false' ? false : props.field.key === 'sticks.mode' ? Number(raw) : raw)
   else put(raw.trim() === '' ? undefined : raw.trim())
 }
 
@@ -74,8 +77,12 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
     <a-button size="small" @click="add">Add {{ list.length === 0 ? 'a' : 'another' }} {{ field.one }}</a-button>
   </fieldset>
   <fieldset v-else-if="field.type === 'several'" class="several">
-    <legend>{{ field.question }}<span v-if="field.hint" class="muted small"> ({{ field.hint }})</span></legend>
-    <label v-for="[option, label] in field.options" :key="option"><input type="checkbox" :checked="list.includes(option)" @change="tick(option, $event)" /> {{ label }}</label>
+    <legend>
+      {{ field.question }}<span v-if="field.hint" class="muted small"> ({{ field.hint }})</span>
+    </legend>
+    <label v-for="[option, label] in field.options" :key="option"
+      ><input type="checkbox" :checked="list.includes(option)" @change="tick(option, $event)" /> {{ label }}</label
+    >
   </fieldset>
   <label v-else class="one" :for="id">
     <span>{{ field.question }}</span>
@@ -84,7 +91,16 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
       <option v-for="[option, label] in field.options" :key="option" :value="option">{{ label }}</option>
     </select>
     <span v-else class="with-unit">
-      <input :id="id" class="field" :class="{ value: field.type !== 'text' }" :value="text" :placeholder="field.hint ?? 'not known'" :inputmode="field.type === 'number' ? 'decimal' : undefined" autocomplete="off" @change="typed" />
+      <input
+        :id="id"
+        class="field"
+        :class="{ value: field.type !== 'text' }"
+        :value="text"
+        :placeholder="field.hint ?? 'not known'"
+        :inputmode="field.type === 'number' ? 'decimal' : undefined"
+        autocomplete="off"
+        @change="typed"
+      />
       <span v-if="field.unit" class="muted small">{{ field.unit }}</span>
     </span>
   </label>

@@ -18,9 +18,15 @@ const KIND_WORDS = { format: 'wire format', family: 'protocol family', variant: 
 const keyOf = (entry: NamedThing) => `${entry.kind}/${entry.target}`
 
 async function save(entry: NamedThing, event: Event): Promise<void> {
-  const aliases = (event.target as HTMLInputElement).value.split(',').map((name) => name.trim()).filter((name) => name !== '')
+  const aliases = (event.target as HTMLInputElement).value
+    .split(',')
+    .map((name) => name.trim())
+    .filter((name) => name !== '')
   try {
-    client.setQueryData(namesQuery.queryKey, await putJson<{ entries: NamedThing[] }>('/aliases', { kind: entry.kind, target: entry.target, aliases }))
+    client.setQueryData(
+      namesQuery.queryKey,
+      await putJson<{ entries: NamedThing[] }>('/aliases', { kind: entry.kind, target: entry.target, aliases }),
+    )
     problem.value = ''
   } catch (failed) {
     problem.value = sentenceOf(failed)
@@ -36,13 +42,30 @@ async function save(entry: NamedThing, event: Event): Promise<void> {
     <div class="scroll" tabindex="0" role="region" aria-label="Names">
       <table>
         <thead>
-          <tr><th scope="col">here</th><th scope="col">what it is</th><th scope="col">your manual says</th></tr>
+          <tr>
+            <th scope="col">here</th>
+            <th scope="col">what it is</th>
+            <th scope="col">your manual says</th>
+          </tr>
         </thead>
         <tbody>
           <tr v-for="entry in entries" :key="keyOf(entry)" :class="{ here: keyOf(entry) === focus }">
-            <td><b>{{ entry.name }}</b><br /><span class="value small muted">{{ entry.target }}</span></td>
-            <td class="muted small">{{ KIND_WORDS[entry.kind] }}<template v-if="entry.line.length > 0">: {{ entry.line.join(', ') }}</template></td>
-            <td><input class="field" :value="entry.aliases.join(', ')" :aria-label="`Names for ${entry.name}, ${entry.target}`" placeholder="several, parted by commas" @change="save(entry, $event)" /></td>
+            <td>
+              <b>{{ entry.name }}</b
+              ><br /><span class="value small muted">{{ entry.target }}</span>
+            </td>
+            <td class="muted small">
+              {{ KIND_WORDS[entry.kind] }}<template v-if="entry.line.length > 0">: {{ entry.line.join(', ') }}</template>
+            </td>
+            <td>
+              <input
+                class="field"
+                :value="entry.aliases.join(', ')"
+                :aria-label="`Names for ${entry.name}, ${entry.target}`"
+                placeholder="several, parted by commas"
+                @change="save(entry, $event)"
+              />
+            </td>
           </tr>
         </tbody>
       </table>

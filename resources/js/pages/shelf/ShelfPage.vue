@@ -24,7 +24,10 @@ const replaces = ref(false)
 const filter = ref('')
 
 const drawers = computed(() => {
-  const words = filter.value.toLowerCase().split(/\s+/).filter((word) => word !== '')
+  const words = filter.value
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((word) => word !== '')
   const cards = (shelf.data.value?.cards ?? []).filter((entry) => {
     const text = [entry.name, entry.line, entry.id, ...entry.aliases].join(' ').toLowerCase()
     return words.every((word) => text.includes(word))
@@ -84,13 +87,23 @@ useKeys((key, event) => {
       <nav class="drawers" aria-label="Cards">
         <input v-model="filter" class="field filter" type="search" placeholder="Filter: name, alias, what is printed" aria-label="Filter cards" />
         <p v-if="shelf.error.value" class="band stop" role="alert">{{ sentenceOf(shelf.error.value) }}</p>
-        <p v-else-if="drawers.length === 0" class="muted">{{ shelf.isPending.value ? 'Reading the shelf.' : filter === '' ? 'The shelf is empty. Enter your first piece of gear.' : 'No card says that.' }}</p>
+        <p v-else-if="drawers.length === 0" class="muted">
+          {{
+            shelf.isPending.value
+              ? 'Reading the shelf.'
+              : filter === ''
+                ? 'The shelf is empty. Enter your first piece of gear.'
+                : 'No card says that.'
+          }}
+        </p>
         <section v-for="drawer in drawers" :key="drawer.kind">
           <h3>{{ drawer.many }}</h3>
           <ul class="plain-list">
             <li v-for="entry in drawer.cards" :key="entry.id">
               <RouterLink :to="`/shelf/${entry.id}`" :class="{ here: entry.id === chosen }" :aria-current="entry.id === chosen ? 'true' : undefined">
-                <b>{{ entry.name }}</b><span class="muted small">{{ entry.line }}<template v-if="entry.aliases.length > 0"> · {{ entry.aliases.join(', ') }}</template></span>
+                <b>{{ entry.name }}</b><span class="muted small"
+                  >{{ entry.line }}<template v-if="entry.aliases.length > 0"> · {{ entry.aliases.join(', ') }}</template></span
+                >
               </RouterLink>
             </li>
           </ul>
@@ -101,12 +114,19 @@ useKeys((key, event) => {
         <RouterLink v-if="chosen !== '' || names !== null" to="/shelf" class="back">All cards</RouterLink>
         <NamesPanel v-if="names !== null" :focus="names" />
         <CardEditor v-else-if="chosen === NEW" :key="duplicate?.id ?? NEW" :data="null" :start="duplicate" @close="router.push('/shelf')" />
-        <p v-else-if="card.error.value" class="band stop" role="alert">There is no card "{{ chosen }}" on the shelf. {{ sentenceOf(card.error.value) }}</p>
+        <p v-else-if="card.error.value" class="band stop" role="alert">
+          There is no card "{{ chosen }}" on the shelf. {{ sentenceOf(card.error.value) }}
+        </p>
         <CardEditor v-else-if="chosen !== '' && card.data.value" :key="chosen" :data="card.data.value" :start="null" @duplicate="again" />
         <div v-else-if="chosen === ''" class="hint">
           <h2>Choose a card, or enter a new one</h2>
-          <p>A new receiver takes less than a minute: what is printed on it, what comes out, what its light does. Whatever you do not know may stay open.</p>
-          <p class="muted small">Keys: <kbd class="value">n</kbd> new card, <kbd class="value">/</kbd> find by alias or by line numbers such as 100000 8E2.</p>
+          <p>
+            A new receiver takes less than a minute: what is printed on it, what comes out, what its light does. Whatever you do not know may stay
+            open.
+          </p>
+          <p class="muted small">
+            Keys: <kbd class="value">n</kbd> new card, <kbd class="value">/</kbd> find by alias or by line numbers such as 100000 8E2.
+          </p>
         </div>
       </section>
     </div>

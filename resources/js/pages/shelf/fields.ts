@@ -118,7 +118,15 @@ const INPUT_FIELDS: Field[] = [
   { type: 'number', key: 'channels', question: 'Channels' },
   { type: 'number', key: 'max_rate_hz', question: 'Fastest rate', unit: 'Hz' },
 ]
-const inputs: Field = { type: 'list', key: 'inputs', question: 'What can be plugged in?', one: 'input', bare: 'format', fresh: { format: 'ppm' }, fields: INPUT_FIELDS }
+const inputs: Field = {
+  type: 'list',
+  key: 'inputs',
+  question: 'What can be plugged in?',
+  one: 'input',
+  bare: 'format',
+  fresh: { format: 'ppm' },
+  fields: INPUT_FIELDS,
+}
 
 const supply: Field[] = [
   { type: 'number', key: 'supply.min_v', question: 'Lowest supply voltage', unit: 'V' },
@@ -164,15 +172,46 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
       fields: [
         { type: 'number', key: 'channels', question: 'Channels' },
         { type: 'choice', key: 'order', question: 'Its channel order', options: ORDERS },
-        { type: 'choice', key: 'sticks.mode', question: 'Stick mode', options: [['1', '1'], ['2', '2'], ['3', '3'], ['4', '4']] },
-        { type: 'choice', key: 'pack.chemistry', question: 'Its pack', options: [['lipo', 'LiPo'], ['lihv', 'LiHV'], ['life', 'LiFe'], ['nimh', 'NiMH']] },
+        {
+          type: 'choice',
+          key: 'sticks.mode',
+          question: 'Stick mode',
+          options: [
+            ['1', '1'],
+            ['2', '2'],
+            ['3', '3'],
+            ['4', '4'],
+          ],
+        },
+        {
+          type: 'choice',
+          key: 'pack.chemistry',
+          question: 'Its pack',
+          options: [
+            ['lipo', 'LiPo'],
+            ['lihv', 'LiHV'],
+            ['life', 'LiFe'],
+            ['nimh', 'NiMH'],
+          ],
+        },
         { type: 'number', key: 'pack.cells', question: 'Cells in series' },
       ],
     },
     {
       title: 'What sends?',
       fields: [
-        { type: 'list', key: 'radios', question: 'Radios inside', one: 'radio', fresh: { id: 'inside' }, fields: [{ type: 'text', key: 'id', question: 'Name' }, { type: 'choice', key: 'always_on', question: 'Cannot be switched off?', options: YES_NO }, protocols(true)] },
+        {
+          type: 'list',
+          key: 'radios',
+          question: 'Radios inside',
+          one: 'radio',
+          fresh: { id: 'inside' },
+          fields: [
+            { type: 'text', key: 'id', question: 'Name' },
+            { type: 'choice', key: 'always_on', question: 'Cannot be switched off?', options: YES_NO },
+            protocols(true),
+          ],
+        },
         output('What the module bay gives', 'bay.outputs'),
         output('What the trainer socket gives', 'trainer.outputs'),
       ],
@@ -183,7 +222,16 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
         { type: 'number', key: 'scale.us_per_100', question: '100 % is ±', unit: 'µs' },
         { type: 'number', key: 'scale.max_pct', question: 'Largest travel', unit: '%' },
         { type: 'number', key: 'scale.step_pct', question: 'Step', unit: '%' },
-        { type: 'choice', key: 'scale.subtrim_model', question: 'Sub-trim', options: [['after', 'shifts everything'], ['before', 'is added to the stick'], ['pivot', 'moves only the centre']] },
+        {
+          type: 'choice',
+          key: 'scale.subtrim_model',
+          question: 'Sub-trim',
+          options: [
+            ['after', 'shifts everything'],
+            ['before', 'is added to the stick'],
+            ['pivot', 'moves only the centre'],
+          ],
+        },
       ],
     },
   ],
@@ -197,7 +245,14 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
         { type: 'choice', key: 'remap.switchable', question: 'Can that be switched off?', options: YES_NO },
       ],
     },
-    { title: 'Power and loss', fields: [...supply, { type: 'numbers', key: 'powers_mw', question: 'Radio powers', unit: 'mW' }, { type: 'choice', key: 'on_input_loss', question: 'When nothing comes in any more', options: lossOptions }] },
+    {
+      title: 'Power and loss',
+      fields: [
+        ...supply,
+        { type: 'numbers', key: 'powers_mw', question: 'Radio powers', unit: 'mW' },
+        { type: 'choice', key: 'on_input_loss', question: 'When nothing comes in any more', options: lossOptions },
+      ],
+    },
     bind,
   ],
   receiver: [
@@ -205,8 +260,29 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
     {
       title: 'When the link is lost',
       fields: [
-        { type: 'several', key: 'failsafe.modes', question: 'It can', options: [['hold', 'hold the last values'], ['stored', 'go to stored values'], ['none', 'stop all output'], ['flag', 'raise a flag']], hint: 'as delivered first' },
-        { type: 'several', key: 'failsafe.set_by', question: 'Set', options: [['handset', 'from the handset'], ['button', 'by its button'], ['bind', 'while binding'], ['module', 'by the module']] },
+        {
+          type: 'several',
+          key: 'failsafe.modes',
+          question: 'It can',
+          options: [
+            ['hold', 'hold the last values'],
+            ['stored', 'go to stored values'],
+            ['none', 'stop all output'],
+            ['flag', 'raise a flag'],
+          ],
+          hint: 'as delivered first',
+        },
+        {
+          type: 'several',
+          key: 'failsafe.set_by',
+          question: 'Set',
+          options: [
+            ['handset', 'from the handset'],
+            ['button', 'by its button'],
+            ['bind', 'while binding'],
+            ['module', 'by the module'],
+          ],
+        },
       ],
     },
     {
@@ -215,18 +291,43 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
         ...supply,
         { type: 'choice', key: 'telemetry', question: 'Sends data back?', options: YES_NO },
         { type: 'several', key: 'channel_modes', question: 'Channels it takes', options: MODES },
-        { type: 'list', key: 'reserved_channels', question: 'Channels the link keeps for itself', one: 'channel', fresh: { channel: 5 }, fields: [{ type: 'number', key: 'channel', question: 'Channel' }, { type: 'text', key: 'for', question: 'Kept for' }] },
+        {
+          type: 'list',
+          key: 'reserved_channels',
+          question: 'Channels the link keeps for itself',
+          one: 'channel',
+          fresh: { channel: 5 },
+          fields: [
+            { type: 'number', key: 'channel', question: 'Channel' },
+            { type: 'text', key: 'for', question: 'Kept for' },
+          ],
+        },
       ],
     },
     bind,
   ],
   converter: [
     { title: 'What goes in?', fields: INPUT_FIELDS.map((field) => ({ ...field, key: `input.${field.key}` })) },
-    { title: 'What comes out?', fields: (output('', '').fields ?? []).filter((field) => field.key !== 'mode').map((field) => ({ ...field, key: `output.${field.key}`, when: undefined })) },
-    { title: 'Power and loss', fields: [...supply, { type: 'choice', key: 'on_input_loss', question: 'When nothing comes in any more', options: lossOptions }] },
+    {
+      title: 'What comes out?',
+      fields: (output('', '').fields ?? [])
+        .filter((field) => field.key !== 'mode')
+        .map((field) => ({ ...field, key: `output.${field.key}`, when: undefined })),
+    },
+    {
+      title: 'Power and loss',
+      fields: [...supply, { type: 'choice', key: 'on_input_loss', question: 'When nothing comes in any more', options: lossOptions }],
+    },
   ],
   controller: [
-    { title: 'What do you see?', fields: [inputs, { type: 'choice', key: 'order', question: 'Its channel order', options: ORDERS }, { type: 'choice', key: 'order_settable', question: 'Can the order be set?', options: YES_NO }] },
+    {
+      title: 'What do you see?',
+      fields: [
+        inputs,
+        { type: 'choice', key: 'order', question: 'Its channel order', options: ORDERS },
+        { type: 'choice', key: 'order_settable', question: 'Can the order be set?', options: YES_NO },
+      ],
+    },
     {
       title: 'What does it drive?',
       fields: [

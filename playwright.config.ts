@@ -1,0 +1,28 @@
+import { defineConfig } from '@playwright/test'
+
+const PORT = Number(process.env.LINGUATOR_TEST_PORT ?? 8791)
+
+export default defineConfig({
+  testDir: 'tests/browser',
+  outputDir: 'test-results',
+  timeout: 45_000,
+  // One worker: the tests share one bench, and the machine has two cores.
+  workers: 1,
+  forbidOnly: true,
+  reporter: [['list'], ['junit']],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+    },
+  },
+  webServer: {
+    command: `tests/browser/serve ${PORT}`,
+    url: `http://127.0.0.1:${PORT}/api/v1/verbs`,
+    timeout: 60_000,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 5000 },
+  },
+})

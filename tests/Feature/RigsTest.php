@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Rig;
+use App\Models\RigEntry;
+use Linguator\Core\Document\Json;
+
+it('shows the demo bench, with what needs somebody first', function () {
+    $rigs = $this->demo()->getJson('/api/v1/rigs')->assertOk()->json('rigs');
+    expect(array_column($rigs, 'name'))->toHaveCount(5)->and(end($rigs)['name'])->toBe('Avocet');
+    $sentences = array_column(array_map(fn (array $rig): array => ['name' => $rig['name'], 'sentence' => $rig['next']['sentence']], $rigs), 'sentence', 'name');
+    expect($sentences['Mudlark'])->toContain('no room for its gap');
+});
+
+it('takes a new rig from its ends to a chain, an order fix and a proof', function () {
+    $this->demo();
+    $slug = $this->postJson('/api/v1/rigs', ['name' => 'Turnstone', 'craft_kind' => 'multirotor'])->assertCreated()->json('slug');
+    $rig = fn () => $this->getJson("/api/v1/rigs/$slug")->json();
+    $change = function (array $set, string $text) use ($slug, $rig): void {
+        $this->patchJson("/api/v1/rigs/$slug", ['revision' => $rig()['revision'], 'set' => $set, 'text' => $text])->assertOk();
+    };
+    $change(['path.handset' => 'ostrel-9', 'path.craft' => 'ruddle-f6', 'path.channels' => 8], 'Ends chosen');
+    $way = $this->postJson("/api/v1/rigs/$slug/plan", [])->assertOk()->json('paths.0');
+    $change(['chain' => $way['boxes'], 'settings.links' => $way['links'], 'settings.order' => 'TAER'], 'Path taken');
+    expect($rig()['review']['order']['right'])->toBeFalse();
+
+    $fix = $rig()['review']['order']['fixes'][0];
+    $change($fix['set'], $fix['title']);
+    expect($rig()['review']['order']['right'])->toBeTrue();
+
+    $this->postJson("/api/v1/rigs/$slug/order-check", ['revision' => $rig()['revision'], 'record' => true, 'moved' => ['A' => 'A', 'E' => 'E', 'T' => 'T', 'R' => 'R']])->assertOk();
+    expect($rig()['review']['order']['proof']['state'])->toBe('holds');
+    $change(['settings.order' => 'RETA'], 'Order changed late');
+    expect($rig()['review']['order']['proof']['state'])->toBe('stale')->and($rig()['review']['order']['proof']['reasons'][0])->toContain('TAER to RETA');
+    $this->postJson("/api/v1/rigs/$slug/undo", ['revision' => $rig()['revision']])->assertOk();
+    expect($rig()['review']['order']['proof']['state'])->toBe('holds');
+});
+
+it('gives the same bytes when a rig is exported, deleted, imported and exported again', function (string $format) {
+    $this->demo();
+    foreach (Rig::bench() as $rig) {
+        $this->patchJson("/api/v1/rigs/$rig->slug", ['revision' => $rig->revision, 'set' => ['settings.power_mw' => 25.0, 'settings.pack' => ['chemistry' => 'life', 'cells' => 3]], 'text' => 'Low power'])->assertOk();
+        $before = $this->get("/api/v1/rigs/$rig->slug.$format")->assertOk()->getContent();
+        $this->deleteJson("/api/v1/rigs/$rig->slug")->assertOk();
+        $this->getJson("/api/v1/rigs/$rig->slug")->assertNotFound();
+        $this->postJson('/api/v1/rigs/import', ['text' => $before])->assertCreated();
+        expect($this->get("/api/v1/rigs/$rig->slug.$format")->getContent())->toBe($before);
+    }
+})->with(['json', 'yaml']);
+
+it('refuses the second of two tabs that save the same rig, and says what changed', function () {
+    $this->demo();
+    $revision = $this->getJson('/api/v1/rigs/dunlin')->json('revision');
+    $this->patchJson('/api/v1/rigs/dunlin', ['revision' => $revision, 'set' => ['settings.memory' => 9], 'text' => 'Moved to memory 9'])->assertOk();
+    $answer = $this->patchJson('/api/v1/rigs/dunlin', ['revision' => $revision, 'set' => ['settings.memory' => 2], 'text' => 'Moved to memory 2'])->assertConflict();
+    expect($answer->json('error.message'))->toContain('Moved to memory 9')->and($answer->json('current.revision'))->toBe($revision + 1);
+    expect($this->getJson('/api/v1/rigs/dunlin')->json('document.settings.memory'))->toBe(9);
+});
+
+it('takes any change back, newest first or by its place, and refuses what was changed again', function () {
+    $this->demo();
+    $rig = fn () => $this->getJson('/api/v1/rigs/dunlin')->json();
+    $original = $rig()['document'];
+    foreach ([11, 12] as $memory) {
+        $this->patchJson('/api/v1/rigs/dunlin', ['revision' => $rig()['revision'], 'set' => ['settings.memory' => $memory], 'text' => "Memory $memory"])->assertOk();
+    }
+    $first = collect($rig()['history'])->firstWhere('entry.text', 'Memory 11')['position'];
+    $this->postJson('/api/v1/rigs/dunlin/undo', ['revision' => $rig()['revision'], 'entry' => $first])->assertStatus(422)->assertJsonPath('error.code', 'changed_since');
+    $this->postJson('/api/v1/rigs/dunlin/undo', ['revision' => $rig()['revision']])->assertOk();
+    $this->postJson('/api/v1/rigs/dunlin/undo', ['revision' => $rig()['revision']])->assertOk();
+    expect($rig()['document'])->toBe($original);
+    expect(RigEntry::query()->where('kind', 'undo')->count())->toBe(2);
+});
+
+it('refuses a bad rig document or change with its place, and writes nothing', function (string $method, string $address, string $body, string $path) {
+    $this->demo();
+    $before = [Rig::query()->orderBy('id')->get(['document', 'revision'])->toArray(), RigEntry::query()->count()];
+    $this->raw($method, $address, $body)->assertStatus(422)->assertJsonPath('error.path', $path);
+    expect([Rig::query()->orderBy('id')->get(['document', 'revision'])->toArray(), RigEntry::query()->count()])->toBe($before);
+})->with([
+    'an order that is none' => ['PATCH', 'rigs/dunlin', '{"revision":4,"text":"x","set":{"settings.order":"AETT"}}', 'settings.order'],
+    'a place that is none' => ['PATCH', 'rigs/dunlin', '{"revision":4,"text":"x","set":{"log":[]}}', 'set'],
+    'no revision' => ['PATCH', 'rigs/dunlin', '{"text":"x","set":{}}', 'revision'],
+    'a chain with a card that is nowhere' => ['PATCH', 'rigs/dunlin', '{"revision":4,"text":"x","set":{"chain":["ostrel-9","heron-x"]}}', 'chain.1'],
+    'an imported chain with a missing card' => ['POST', 'rigs/import', Json::compact(['text' => 'linguator: 1
+name: Ruff
+craft: {kind: plane}
+chain: [ostrel-9, nowhere]
+settings: {}']), 'chain.1'],
+    'a newer version' => ['POST', 'rigs/import', Json::compact(['text' => '{"linguator":2,"name":"Ruff","craft":{"kind":"plane"},"chain":[],"settings":{}}']), 'linguator'],
+    'the same box twice' => ['POST', 'rigs/import', Json::compact(['text' => '{"linguator":1,"name":"Ruff","craft":{"kind":"plane"},"chain":["flip","flip"],"settings":{}}']), 'chain.1.id'],
+    'an unknown key in a card of the chain' => ['POST', 'rigs/import', Json::compact(['text' => '{"linguator":1,"name":"Ruff","craft":{"kind":"plane"},"chain":[{"id":"a","kind":"receiver","name":"A","wings":2}],"settings":{}}']), 'chain.0.wings'],
+    'a stick that is none' => ['POST', 'rigs/avocet/order-check', '{"moved":{"Q":"A"}}', 'moved.Q'],
+    'a log that cannot be read' => ['POST', 'rigs/avocet/order-check', '{"log":"0,1500\n10,?","sequence":["T"]}', 'log'],
+    'a plan without its ends' => ['POST', 'rigs/import', '{"text":42}', 'text'],
+]);
+
+it('finds the whole order in a pasted channel log, and explains a module that rearranges', function () {
+    $this->demo();
+    $rows = [];
+    foreach ([3, 4, 2, 1] as $channel) {
+        foreach ([1500, 1700, 2000, 1700, 1500, 1300, 1000, 1300, 1500, 1500] as $value) {
+            $us = array_fill(1, 6, 1500);
+            $us[$channel] = $value;
+            $rows[] = count($rows) * 20 .','.implode(',', $us);
+        }
+    }
+    $answer = $this->postJson('/api/v1/rigs/avocet/order-check', ['log' => implode("\n", $rows), 'sequence' => ['T', 'R', 'E', 'A']])->assertOk();
+    expect($answer->json('movement.order'))->toBe('AETR')->and($answer->json('passes'))->toBeFalse()
+        ->and($answer->json('explanation'))->toContain('Brack M4')->toContain('off');
+});
