@@ -9,11 +9,11 @@ export default defineConfig({
   // One worker: the tests share one bench, and the machine has two cores.
   workers: 1,
   forbidOnly: true,
-  reporter: [['list'], ['junit']],
+  reporter: process.env.PLAYWRIGHT_JUNIT_OUTPUT_FILE ? [['list'], ['junit']] : [['list']],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    screenshot: 'only-on-failure',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],

@@ -41,8 +41,7 @@ const isRight = (channel: number) => arrivals.value[channel - 1]?.right ?? false
     <div class="lanes" aria-hidden="true" :style="{ height: `${ROW * 4}px` }">
       <ol class="plain-list side">
         <li v-for="row in rows" :key="row.letter">
-          <b class="value">{{ row.letter }}</b
-          ><span>{{ NAME_OF[row.letter] }} stick</span><span class="value ch">ch {{ row.handset_channel }}</span>
+          <b class="value">{{ row.letter }}</b><span>{{ NAME_OF[row.letter] }} stick</span><span class="value ch">ch {{ row.handset_channel }}</span>
         </li>
       </ol>
       <svg :viewBox="`0 0 100 ${ROW * 4}`" preserveAspectRatio="none" focusable="false">

@@ -125,8 +125,7 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
                 </td>
                 <td class="value">{{ row.takes }}</td>
                 <td>
-                  <b>{{ WORDS[row.severity] }}</b
-                  ><span v-if="row.severity !== 'ok'">. {{ row.message }}</span>
+                  <b>{{ WORDS[row.severity] }}</b><span v-if="row.severity !== 'ok'">. {{ row.message }}</span>
                 </td>
               </tr>
             </tbody>

@@ -74,7 +74,9 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
       </div>
       <button type="button" class="link-button small" @click="remove(k)">Remove this {{ field.one }}</button>
     </div>
-    <a-button size="small" @click="add">Add {{ list.length === 0 ? 'a' : 'another' }} {{ field.one }}</a-button>
+    <a-button size="small" @click="add"
+      >Add {{ list.length === 0 ? (/^[aeiou]/.test(field.one ?? '') ? 'an' : 'a') : 'another' }} {{ field.one }}</a-button
+    >
   </fieldset>
   <fieldset v-else-if="field.type === 'several'" class="several">
     <legend>

@@ -51,8 +51,7 @@ async function save(entry: NamedThing, event: Event): Promise<void> {
         <tbody>
           <tr v-for="entry in entries" :key="keyOf(entry)" :class="{ here: keyOf(entry) === focus }">
             <td>
-              <b>{{ entry.name }}</b
-              ><br /><span class="value small muted">{{ entry.target }}</span>
+              <b>{{ entry.name }}</b><br /><span class="value small muted">{{ entry.target }}</span>
             </td>
             <td class="muted small">
               {{ KIND_WORDS[entry.kind] }}<template v-if="entry.line.length > 0">: {{ entry.line.join(', ') }}</template>
