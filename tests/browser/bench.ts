@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test as base } from '@playwright/test'
 
 /** Every page of every test: asks no other host for anything, and throws no error. */
-export const test = base.extend<{ guarded: void }>({
+export const test = base.extend<{ guarded: undefined }>({
   guarded: [
     async ({ page, baseURL }, use) => {
       const foreign: string[] = []
@@ -15,7 +15,7 @@ export const test = base.extend<{ guarded: void }>({
         // A refused request is shown to the user by the page; the browser's own line about it is no fault.
         if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) errors.push(message.text())
       })
-      await use()
+      await use(undefined)
       expect(foreign, 'requests to another host').toEqual([])
       expect(errors, 'errors in the page').toEqual([])
     },
