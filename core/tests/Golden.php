@@ -7,7 +7,7 @@ namespace Linguator\Core\Tests;
 /** Holds an answer against a worked case; says where they differ, or null. The rules stand in tests/fixtures/vectors/README.md. */
 final class Golden
 {
-    private const TOLD_APART = ['settings_to_change' => ['box', 'setting'], 'misses' => ['from', 'to', 'code'], 'fixes' => ['at']];
+    private const TOLD_APART = ['limited' => [], 'settings_to_change' => ['box', 'setting'], 'misses' => ['from', 'to', 'code'], 'fixes' => ['at']];
 
     /** @return \Generator<string, array{string, \stdClass}> Verb and case, by a readable name. */
     public static function cases(string ...$verbs): \Generator
@@ -24,13 +24,16 @@ final class Golden
     public static function difference(mixed $expected, mixed $found, array $tolerance, string $path = ''): ?string
     {
         $key = substr((string) strrchr('.'.$path, '.'), 1);
+        if ($expected instanceof \stdClass && get_object_vars($expected) === []) {
+            return is_array(self::plain($found)) ? null : "$path: expected an object";
+        }
         [$expected, $found] = [self::plain($expected), self::plain($found)];
 
         return match (true) {
             $key === 'findings' => self::findings($expected, $found, $path),
             isset(self::TOLD_APART[$key]) => self::anyOrder($expected, $found, $tolerance, $path, self::TOLD_APART[$key]),
             is_array($expected) && is_array($found) => self::inOrder($expected, $found, $tolerance, $path),
-            (is_int($expected) || is_float($expected)) && (is_int($found) || is_float($found)) => self::number($expected, $found, $tolerance[$key] ?? $tolerance['*'] ?? 0.0, $path),
+            (is_int($expected) || is_float($expected)) && (is_int($found) || is_float($found)) => self::number($expected, $found, self::allowed($path, $tolerance), $path),
             default => $expected === $found ? null : "$path: expected ".json_encode($expected).', found '.json_encode($found),
         };
     }
@@ -41,13 +44,17 @@ final class Golden
             return "$path: expected ".count($expected).' entries, found '.count($found);
         }
         foreach ($expected as $key => $value) {
-            if ($key === 'findings_absent') {
-                $there = array_intersect($value, array_column($found['findings'], 'code'));
-                if ($there !== []) {
-                    return "$path.findings: must not hold ".implode(', ', $there);
-                }
-
+            $broken = match ((string) $key) {
+                'findings_absent' => array_intersect($value, array_column($found['findings'], 'code')) !== [] ? "$path.findings: holds what must be absent" : null,
+                'findings_not_empty' => $found['findings'] === [] ? "$path.findings: empty" : null,
+                'absent' => array_intersect($value, array_keys($found)) !== [] ? "$path: holds what must be absent" : null,
+                default => false,
+            };
+            if ($broken === null) {
                 continue;
+            }
+            if ($broken !== false) {
+                return $broken;
             }
             if (! array_key_exists($key, $found)) {
                 return "$path.$key: missing";
@@ -66,7 +73,7 @@ final class Golden
         if (count($expected) !== count($found)) {
             return "$path: expected ".json_encode($expected).', found '.json_encode($found);
         }
-        $name = static fn (mixed $entry): string => implode('/', array_map(static fn (string $key): string => (string) self::plain($entry)[$key], $keys));
+        $name = static fn (mixed $entry): string => $keys === [] ? (string) $entry : implode('/', array_map(static fn (string $key): string => (string) self::plain($entry)[$key], $keys));
         $named = [];
         foreach ($found as $entry) {
             $named[$name($entry)] = $entry;
@@ -90,6 +97,18 @@ final class Golden
         $missing = array_diff($expected, $there);
 
         return $missing === [] ? null : "$path: ".implode(', ', $missing).' missing among '.implode(', ', $there);
+    }
+
+    /** The tolerance of the key, or of a key above it, or of all others. */
+    private static function allowed(string $path, array $tolerance): float|int|string
+    {
+        foreach (array_reverse(explode('.', $path)) as $key) {
+            if (isset($tolerance[$key])) {
+                return $tolerance[$key];
+            }
+        }
+
+        return $tolerance['*'] ?? 0.0;
     }
 
     private static function number(float $expected, float $found, mixed $tolerance, string $path): ?string

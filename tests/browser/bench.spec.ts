@@ -37,6 +37,7 @@ test('no screen scrolls sideways on a phone', async ({ page }) => {
 
 test('a new receiver goes on the shelf with what can be seen on it, and is found by its alias', async ({ page }) => {
   await page.goto('/shelf')
+  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible()
   await page.keyboard.press('n')
   await page.getByLabel('What is printed on it?').fill('Bittern R6')
   await page.getByLabel('What else do manuals call it?').fill('the reed')

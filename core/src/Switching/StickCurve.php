@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Switching;
+
+use Linguator\Core\Quantity\Scale;
+use Linguator\Core\Quantity\Steps;
+
+/** Rate and expo of a stick, as fractions: out(x) = r·(x·(1 − e) + e·x³) for stick x in [−1, 1]. */
+final readonly class StickCurve
+{
+    /** Points on each side of the centre that draw a smooth curve. */
+    private const HALF = 20;
+
+    public function __construct(private float $rate, private float $expo)
+    {
+    }
+
+    public function at(float $stick): float
+    {
+        return $this->rate * ($stick * (1 - $this->expo) + $this->expo * $stick ** 3);
+    }
+
+    /** Slope at the centre: r·(1 − e); 1 is a stick without rate and expo. */
+    public function centreGain(): float
+    {
+        return Steps::clean($this->rate * (1 - $this->expo));
+    }
+
+    /** From the centre at full stick, µs. */
+    public function throwUs(Scale $scale): float
+    {
+        return Steps::clean($scale->us($this->at(1.0) * 100) - $scale->centre);
+    }
+
+    /** @return list<array{stick_pct: float, out_pct: float, us: float}> */
+    public function points(Scale $scale): array
+    {
+        return array_map(function (int $k) use ($scale): array {
+            $percent = Steps::clean($this->at($k / self::HALF) * 100);
+
+            return ['stick_pct' => $k * 100.0 / self::HALF, 'out_pct' => $percent, 'us' => Steps::clean($scale->us($percent))];
+        }, range(-self::HALF, self::HALF));
+    }
+}

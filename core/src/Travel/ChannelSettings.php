@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Travel;
+
+use Linguator\Core\Document\Node;
+
+/** What is set for one channel in the handset: end points in % and the sub-trim in its own unit. */
+final readonly class ChannelSettings
+{
+    public function __construct(public float $loPct, public float $hiPct, public float $subtrim, public bool $reversed = false)
+    {
+    }
+
+    public static function fromNode(Node $node): self
+    {
+        return new self($node->number('lo_pct'), $node->number('hi_pct'), $node->number('subtrim'));
+    }
+
+    /** @return array{lo_pct: float, hi_pct: float, subtrim: float, reversed: bool} */
+    public function toArray(): array
+    {
+        return ['lo_pct' => $this->loPct, 'hi_pct' => $this->hiPct, 'subtrim' => $this->subtrim, 'reversed' => $this->reversed];
+    }
+}

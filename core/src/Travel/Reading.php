@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Travel;
+
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Node;
+
+/** What a channel sends at its lowest, at rest and at its highest, µs; always lo < mid < hi. */
+final readonly class Reading
+{
+    private function __construct(public float $lo, public float $mid, public float $hi)
+    {
+    }
+
+    /** @throws DocumentError at `mid` or `hi` below the path given, unless lo < mid < hi. */
+    public static function of(float $lo, float $mid, float $hi, string $path = ''): self
+    {
+        $at = static fn (string $key): string => ltrim("$path.$key", '.');
+        if ($mid <= $lo) {
+            throw DocumentError::at($at('mid'), "Found $mid µs in the middle and $lo µs at the low end; expected the middle above the low end.", 'upside_down');
+        }
+        if ($hi <= $mid) {
+            throw DocumentError::at($at('hi'), "Found $hi µs at the high end and $mid µs in the middle; expected the high end above the middle.", 'upside_down');
+        }
+
+        return new self($lo, $mid, $hi);
+    }
+
+    /** @throws DocumentError */
+    public static function fromNode(Node $node, string $path): self
+    {
+        return self::of($node->number('lo'), $node->number('mid'), $node->number('hi'), $path);
+    }
+
+    /** What a solver predicts; may be out of order when limits bite. */
+    public static function predicted(float $lo, float $mid, float $hi): self
+    {
+        return new self($lo, $mid, $hi);
+    }
+
+    /** The largest distance between the two, of the three values (µs). */
+    public function distanceTo(self $that): float
+    {
+        return max(abs($this->lo - $that->lo), abs($this->mid - $that->mid), abs($this->hi - $that->hi));
+    }
+
+    /** @return array{lo: float, mid: float, hi: float} */
+    public function toArray(): array
+    {
+        return ['lo' => $this->lo, 'mid' => $this->mid, 'hi' => $this->hi];
+    }
+}
