@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 /** Folders of the core by layer: each may use its own layer's and earlier layers' folders only. */
 const LAYERS = [
-    ['Document', 'Finding', 'Timing', 'Supply'],
-    ['Wire', 'Channel'],
+    ['Document', 'Finding', 'Quantity', 'Timing', 'Supply'],
+    ['Wire', 'Channel', 'Travel', 'Switching', 'Bind'],
     ['Gear'],
     ['Chain'],
     ['Rig', 'Sheet', 'Search'],

@@ -87,7 +87,7 @@ final readonly class WindowCheck
 
     private function widen(float $level): string
     {
-        return sprintf('Let the window reach from %g to %g µs.', min($this->window->lo, $level - self::ROOM_US), max($this->window->hi, $level + self::ROOM_US));
+        return sprintf('Let the window reach from %g to %g µs.', min($this->window->lo, floor($level - self::ROOM_US)), max($this->window->hi, ceil($level + self::ROOM_US)));
     }
 
     /** @return list<Finding> */
