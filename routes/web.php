@@ -5,11 +5,13 @@ declare(strict_types=1);
 use App\Http\Controllers\AliasController;
 use App\Http\Controllers\CardController;
 use App\Http\Controllers\PageController;
+use App\Http\Controllers\RigBindController;
 use App\Http\Controllers\RigController;
 use App\Http\Controllers\RigDocumentController;
 use App\Http\Controllers\RigHistoryController;
 use App\Http\Controllers\RigOrderController;
 use App\Http\Controllers\RigPlanController;
+use App\Http\Controllers\RigTravelController;
 use App\Http\Controllers\SearchController;
 use Illuminate\Support\Facades\Route;
 
@@ -37,6 +39,13 @@ Route::prefix('api/v1')->group(function (): void {
     Route::post('rigs/{rig}/undo', [RigHistoryController::class, 'undo']);
     Route::post('rigs/{rig}/plan', RigPlanController::class);
     Route::post('rigs/{rig}/order-check', RigOrderController::class);
+    Route::post('rigs/{rig}/travel', [RigTravelController::class, 'preview']);
+    Route::post('rigs/{rig}/travel/reading', [RigTravelController::class, 'keep']);
+    Route::post('rigs/{rig}/travel/take', [RigTravelController::class, 'take']);
+    Route::post('rigs/{rig}/travel/copy', [RigTravelController::class, 'copy']);
+    Route::post('rigs/{rig}/travel/model', [RigTravelController::class, 'model']);
+    Route::post('rigs/{rig}/bind', [RigBindController::class, 'attempt']);
+    Route::post('rigs/{rig}/bind/proof', [RigBindController::class, 'proof']);
 
     Route::get('search', SearchController::class);
 });

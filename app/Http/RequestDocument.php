@@ -48,6 +48,27 @@ final readonly class RequestDocument
         return isset($this->document->{$key}) ? $this->int($key) : null;
     }
 
+    public function number(string $key): float
+    {
+        return $this->numberOrNull($key) ?? throw DocumentError::at($key, "The key \"$key\" is missing.", 'missing_key');
+    }
+
+    public function numberOrNull(string $key): ?float
+    {
+        $value = $this->document->{$key} ?? null;
+
+        return $value === null ? null : (is_int($value) || is_float($value) ? (float) $value : throw self::wrong($key, $value, 'a number'));
+    }
+
+    /** @return list<int> */
+    public function integers(string $key): array
+    {
+        return array_map(
+            static fn (mixed $item): int => is_int($item) ? $item : throw self::wrong($key, $item, 'a list of whole numbers'),
+            $this->items($key),
+        );
+    }
+
     public function flag(string $key): bool
     {
         $value = $this->document->{$key} ?? false;

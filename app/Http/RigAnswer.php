@@ -30,11 +30,27 @@ final class RigAnswer
             'slug' => $rig->slug,
             'revision' => $rig->revision,
             'document' => $document->canonical(),
-            'review' => (new RigReview($document))->toArray(),
+            'review' => (new RigReview($document, self::others($rig)))->toArray(),
             'history' => $history,
             'undo' => $log->lastStanding(),
             'newer_cards' => self::newerCards($rig),
         ], $status);
+    }
+
+    /** @return list<array{name: string, memory: int|string|null, receiver_number: int|null}> Other rigs of the same handset. */
+    private static function others(Rig $rig): array
+    {
+        $handset = $rig->rig()->handset()?->id;
+        $others = [];
+        foreach ($handset === null ? [] : Rig::bench() as $other) {
+            $document = $other->rig();
+            if ($other->id !== $rig->id && $document->handset()?->id === $handset) {
+                $memory = $document->settings()->get('memory');
+                $others[] = ['name' => $other->name, 'memory' => is_int($memory) || is_string($memory) ? $memory : null, 'receiver_number' => $document->settings()->intOrNull('receiver_number')];
+            }
+        }
+
+        return $others;
     }
 
     /** @return list<array{id: string, name: string}> Cards that have been edited on the shelf since this rig took its copy. */

@@ -17,4 +17,16 @@ enum Letter: string
     {
         return strtolower($this->name);
     }
+
+    /** The stick a function belongs to; null for one beyond the four. */
+    public static function ofFunction(string $function): ?self
+    {
+        foreach (self::cases() as $letter) {
+            if ($letter->functionName() === $function) {
+                return $letter;
+            }
+        }
+
+        return null;
+    }
 }

@@ -29,6 +29,7 @@ final readonly class Protocol
         public bool $refusesAuto,
         public ?float $fMhz,
         public int $index = 0,
+        public ?int $levels = null,
     ) {
     }
 
@@ -46,6 +47,7 @@ final readonly class Protocol
             $protocol->flag('refuses_auto'),
             $protocol->numberOrNull('f_mhz'),
             $index,
+            $protocol->intOrNull('levels'),
         );
     }
 

@@ -29,8 +29,9 @@ final readonly class ChainReview
      * @param  list<list<Joint>>  $couplings  Ways in which each neighbour joins the next; empty where none does.
      * @param  list<list<string>>  $misses  Codes for each coupling that does not join.
      * @param  Path|null  $path  Null while something does not join.
+     * @param  list<list<Joint>>  $everyWay  Those too that are not recorded.
      */
-    private function __construct(private RigDocument $rig, private array $couplings, private array $misses, public ?Path $path)
+    private function __construct(private RigDocument $rig, private array $couplings, private array $misses, public ?Path $path, private array $everyWay = [])
     {
     }
 
@@ -42,16 +43,23 @@ final readonly class ChainReview
         }
         $context = new JoinContext($rig->channels(), $handset, $rig->pack());
         [$wires, $air] = [new WireJoiner($context), new AirJoiner($context)];
-        [$couplings, $misses] = [[], []];
+        [$couplings, $misses, $everyWay] = [[], [], []];
         for ($k = 1; $k < count($rig->boxes); $k++) {
             [$from, $to] = [$rig->boxes[$k - 1], $rig->boxes[$k]];
             $isAir = $to instanceof Receiver;
             $joints = $isAir ? $air->joints($from, $to) : $wires->joints($from, $to);
+            $everyWay[] = $joints;
             $couplings[] = self::asRecorded($joints, $rig->recordedVia($from->id(), $to->id()));
             $misses[] = $joints !== [] ? [] : (($isAir ? $air->nearestMisfit($from, $to) : $wires->nearestMisfit($from, $to))->codes ?? ['M14']);
         }
 
-        return new self($rig, $couplings, $misses, self::path($rig, $couplings));
+        return new self($rig, $couplings, $misses, self::path($rig, $couplings), $everyWay);
+    }
+
+    /** @return list<Joint> Every way in which the box at this position joins the next. */
+    public function waysAt(int $position): array
+    {
+        return $this->everyWay[$position] ?? [];
     }
 
     public function isChosen(): bool

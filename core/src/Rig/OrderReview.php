@@ -89,6 +89,11 @@ final readonly class OrderReview
         return null;
     }
 
+    public function proof(): CheckState
+    {
+        return CheckState::of($this->rig, 'order', null, $this->settingsNow());
+    }
+
     /** @return array<string, mixed> The settings an order check is made with. */
     public function settingsNow(): array
     {
@@ -132,7 +137,7 @@ final readonly class OrderReview
             'fixes' => $this->fixes(),
             'plugs' => $this->trace === null || $this->reader?->byPwm !== true ? null : OrderFixes::plugTable($this->trace),
             'auxiliaries' => $this->auxiliaries(),
-            'proof' => OrderProof::of($this->rig, $this)->toArray(),
+            'proof' => $this->proof()->toArray(),
         ];
     }
 

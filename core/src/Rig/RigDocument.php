@@ -163,6 +163,12 @@ final readonly class RigDocument
         return $pack === null ? null : Pack::fromNode($pack);
     }
 
+    /** Whether the throttle's middle stops the motor: as told, else so for a car and a boat. */
+    public function motorOffAtCentre(): bool
+    {
+        return ($this->craft()->textOrNull('motor_off') ?? (in_array($this->craft()->textOrNull('kind'), ['car', 'boat'], true) ? 'centre' : 'low')) === 'centre';
+    }
+
     /** What was recorded for the link between two boxes; null if nothing was. */
     public function recordedVia(string $from, string $to): ?string
     {

@@ -15,19 +15,44 @@ final readonly class RigReview
 
     private WiringReview $wiring;
 
+    private BindReview $bind;
+
+    private TravelReview $travel;
+
+    private SwitchReview $switches;
+
     private RigState $state;
 
-    public function __construct(private RigDocument $rig)
+    /** @param  list<array{name: string, memory: int|string|null, receiver_number: int|null}>  $others  Rigs of the same handset. */
+    public function __construct(private RigDocument $rig, private array $others = [])
     {
         $this->chain = ChainReview::of($rig);
         $this->order = OrderReview::of($rig, $this->chain);
         $this->wiring = WiringReview::of($rig, $this->chain, $this->order);
-        $this->state = RigState::of($rig, $this->chain, $this->order, $this->wiring);
+        $this->bind = new BindReview($rig, $this->chain);
+        $this->travel = new TravelReview($rig, $this->chain);
+        $this->switches = new SwitchReview($rig, $this->chain);
+        $this->state = new RigState($this->chain, $this->order, $this->wiring, $this->bind, $this->travel, $this->switches);
     }
 
     public function order(): OrderReview
     {
         return $this->order;
+    }
+
+    public function chain(): ChainReview
+    {
+        return $this->chain;
+    }
+
+    public function bind(): BindReview
+    {
+        return $this->bind;
+    }
+
+    public function travel(): TravelReview
+    {
+        return $this->travel;
     }
 
     /** @return array<string, mixed> What a row of the bench needs. */
@@ -57,9 +82,15 @@ final readonly class RigReview
             'telemetry' => $this->chain->path?->telemetry->value,
             'order' => $this->order->toArray(),
             'wiring' => $this->wiring->toArray(),
+            'bind' => $this->bind->toArray(),
+            'travel' => $this->travel->toArray(),
+            'switches' => $this->switches->toArray(),
+            'timing' => (new TimingReview($this->rig, $this->chain))->toArray(),
+            'handset' => (new HandsetReview($this->rig, $this->others))->items(),
+            'units' => (new RigUnits($this->rig, $this->chain))->toArray(),
             'steps' => $this->state->steps(),
             'next' => $this->state->next(),
-            'sheet' => (new SetupSheet($this->rig, $this->chain, $this->order, $this->wiring))->sections(),
+            'sheet' => (new SetupSheet($this->rig, $this->chain, $this->order, $this->wiring, $this->bind, $this->travel, $this->switches))->sections(),
         ];
     }
 

@@ -4,19 +4,21 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Rig;
 
+use Linguator\Core\Channel\Letter;
 use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Severity;
 
-/** How far a rig has come, told from joining, wiring and order alone: the steps, one sentence, and the one next thing to do. */
+/** How far a rig has come: the steps in the order of the job, one sentence, and the one next thing to do. */
 final readonly class RigState
 {
-    private function __construct(private RigDocument $rig, private ChainReview $chain, private OrderReview $order, private WiringReview $wiring)
-    {
-    }
-
-    public static function of(RigDocument $rig, ChainReview $chain, OrderReview $order, WiringReview $wiring): self
-    {
-        return new self($rig, $chain, $order, $wiring);
+    public function __construct(
+        private ChainReview $chain,
+        private OrderReview $order,
+        private WiringReview $wiring,
+        private BindReview $bind,
+        private TravelReview $travel,
+        private SwitchReview $switches,
+    ) {
     }
 
     /** @return list<array{key: string, title: string, state: string, note: string}> */
@@ -25,21 +27,26 @@ final readonly class RigState
         return [
             ['key' => 'path', 'title' => 'Path', ...$this->path()],
             ['key' => 'wiring', 'title' => 'Wiring', ...$this->wiring()],
+            ['key' => 'bind', 'title' => 'Bind', ...$this->bind()],
             ['key' => 'order', 'title' => 'Order', ...$this->order()],
+            ['key' => 'travel', 'title' => 'Travel', ...$this->travel()],
+            ['key' => 'switches', 'title' => 'Switches', ...$this->switches()],
         ];
     }
 
-    /** @return array{severity: string, sentence: string, step: string, action: string} */
+    /** @return array{severity: string, sentence: string, step: string, action: string} The worst first, else the first that is not done. */
     public function next(): array
     {
-        foreach ($this->steps() as $step) {
-            if ($step['state'] !== 'done') {
-                return ['severity' => $step['state'], 'sentence' => $step['note'], 'step' => $step['key'], 'action' => $this->action($step['key'])];
+        $steps = $this->steps();
+        foreach (['stop', 'attention', 'open'] as $state) {
+            foreach ($steps as $step) {
+                if ($step['state'] === $state) {
+                    return ['severity' => $state, 'sentence' => $step['note'], 'step' => $step['key'], 'action' => $this->action($step['key'])];
+                }
             }
         }
-        $at = OrderProof::of($this->rig, $this->order)->at;
 
-        return ['severity' => 'done', 'sentence' => 'Joined, wired and in order'.($at === null ? '.' : '; order proven on '.Day::of($at).'.'), 'step' => 'path', 'action' => 'Open the sheet'];
+        return ['severity' => 'done', 'sentence' => 'Joined, wired, bound and set; order proven on '.Day::of($this->order->proof()->at).'.', 'step' => 'path', 'action' => 'Open the sheet'];
     }
 
     /** @return array{state: string, note: string} */
@@ -51,12 +58,9 @@ final readonly class RigState
         if (! $this->chain->joins()) {
             return ['state' => 'stop', 'note' => $this->firstMiss()];
         }
-        foreach ([Severity::Stop, Severity::Fix] as $severity) {
-            foreach ($this->chain->findings() as $finding) {
-                if ($finding->severity === $severity) {
-                    return ['state' => $severity === Severity::Stop ? 'stop' : 'attention', 'note' => $finding->message];
-                }
-            }
+        $found = $this->worst($this->chain->findings());
+        if ($found !== null) {
+            return $found;
         }
         $open = array_values(array_filter($this->chain->changes(), static fn (array $change): bool => ! $change['done']));
         if ($open !== []) {
@@ -64,9 +68,26 @@ final readonly class RigState
 
             return ['state' => 'attention', 'note' => "{$open[0]['box_name']}: set {$open[0]['name']} to {$open[0]['value']}$more."];
         }
-        $checks = array_values(array_filter($this->chain->findings(), static fn (Finding $finding): bool => $finding->severity === Severity::Check && $finding->code !== 'O1'));
+        $checks = array_filter($this->chain->findings(), static fn (Finding $finding): bool => $finding->severity === Severity::Check && $finding->code !== 'O1');
 
         return ['state' => 'done', 'note' => $checks === [] ? 'Every coupling joins.' : 'Every coupling joins, as far as is known.'];
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return array{state: string, note: string}|null Null when nothing must be mended.
+     */
+    private function worst(array $findings): ?array
+    {
+        foreach (['stop' => Severity::Stop, 'attention' => Severity::Fix] as $state => $severity) {
+            foreach ($findings as $finding) {
+                if ($finding->severity === $severity) {
+                    return ['state' => $state, 'note' => $finding->message];
+                }
+            }
+        }
+
+        return null;
     }
 
     private function firstMiss(): string
@@ -102,6 +123,19 @@ final readonly class RigState
     }
 
     /** @return array{state: string, note: string} */
+    private function bind(): array
+    {
+        $reasons = $this->bind->staleReasons();
+
+        return match (true) {
+            ! $this->chain->joins() => ['state' => 'open', 'note' => 'Binding is known once the chain joins.'],
+            $this->bind->isBound() => ['state' => 'done', 'note' => 'Bound, and the light follows the handset.'],
+            $reasons !== [] => ['state' => 'attention', 'note' => 'Bind again: '.implode(', ', $reasons).'.'],
+            default => ['state' => 'open', 'note' => 'Bind, and see the light follow the handset.'],
+        };
+    }
+
+    /** @return array{state: string, note: string} */
     private function order(): array
     {
         if ($this->order->unjudged !== null) {
@@ -110,7 +144,7 @@ final readonly class RigState
         if (! $this->order->isRight()) {
             return ['state' => 'attention', 'note' => $this->wrongStick()];
         }
-        $proof = OrderProof::of($this->rig, $this->order);
+        $proof = $this->order->proof();
 
         return match ($proof->state) {
             'holds' => ['state' => 'done', 'note' => 'Each stick moves what it should.'],
@@ -122,16 +156,53 @@ final readonly class RigState
 
     private function wrongStick(): string
     {
-        foreach ($this->order->trace?->toArray() ?? [] as $row) {
-            if ($row['letter'] !== $row['read_as']) {
-                $names = ['A' => 'aileron', 'E' => 'elevator', 'T' => 'throttle', 'R' => 'rudder'];
-                $throttle = array_values(array_filter($this->order->trace?->toArray() ?? [], static fn (array $other): bool => $other['letter'] === 'T' && $other['read_as'] !== 'T'))[0] ?? $row;
-
-                return 'The '.$names[$throttle['letter']].' stick would move '.$names[$throttle['read_as']].'.';
-            }
+        $wrong = array_values(array_filter($this->order->trace?->toArray() ?? [], static fn (array $row): bool => $row['letter'] !== $row['read_as']));
+        foreach ([...array_filter($wrong, static fn (array $row): bool => $row['letter'] === 'T'), ...$wrong] as $row) {
+            return 'The '.Letter::from($row['letter'])->functionName().' stick would move '.Letter::from($row['read_as'])->functionName().'.';
         }
 
         return 'The order differs.';
+    }
+
+    /** @return array{state: string, note: string} */
+    private function travel(): array
+    {
+        if (! $this->chain->joins()) {
+            return ['state' => 'open', 'note' => 'Travel is known once the chain joins.'];
+        }
+        $found = $this->worst($this->travel->findings());
+        if ($found !== null) {
+            return $found;
+        }
+        if ($this->travel->isDone()) {
+            return ['state' => 'done', 'note' => 'Every stick reaches its ends and rests in the middle.'];
+        }
+        $again = array_filter($this->travel->rows, static fn (TravelRow $row): bool => in_array($row->state(), ['set', 'residue', 'solved'], true));
+        foreach ($again as $row) {
+            return ['state' => 'attention', 'note' => match ($row->state()) {
+                'set' => "Read $row->function again: its settings were changed.",
+                'residue' => sprintf('%s is still %g µs off.', ucfirst($row->function), round($row->residueUs(), 1)),
+                default => sprintf('%s is %g µs off; the settings that mend it are computed.', ucfirst($row->function), round($row->residueUs(), 1)),
+            }];
+        }
+
+        return ['state' => 'open', 'note' => 'Read each stick at both ends and at rest.'];
+    }
+
+    /** @return array{state: string, note: string} */
+    private function switches(): array
+    {
+        $found = $this->worst($this->switches->findings());
+        if ($found !== null) {
+            return $found;
+        }
+        $waiting = $this->switches->unassigned();
+
+        return match (true) {
+            $waiting !== [] => ['state' => 'open', 'note' => 'Choose a switch for '.implode(', ', $waiting).'.'],
+            $this->switches->isAssigned() => ['state' => 'done', 'note' => 'Every switch lands where it should.'],
+            default => ['state' => 'done', 'note' => 'No switches to set.'],
+        };
     }
 
     private function action(string $step): string
@@ -139,6 +210,9 @@ final readonly class RigState
         return match ($step) {
             'path' => ! $this->chain->isChosen() ? 'Choose the path' : ($this->chain->joins() ? 'Open the path' : 'Find another path'),
             'wiring' => 'See the wires',
+            'bind' => 'Bind it',
+            'travel' => 'Set the travel',
+            'switches' => 'Set the switches',
             default => $this->order->isRight() ? 'Check the order' : 'Mend the order',
         };
     }

@@ -9,12 +9,15 @@ use Linguator\Core\Gear\Controller;
 use Linguator\Core\Gear\Handset;
 use Linguator\Core\Gear\Module;
 use Linguator\Core\Gear\Receiver;
+use Linguator\Core\Rig\BindReview;
 use Linguator\Core\Rig\ChainReview;
+use Linguator\Core\Rig\CheckState;
 use Linguator\Core\Rig\Day;
-use Linguator\Core\Rig\OrderProof;
 use Linguator\Core\Rig\OrderReview;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\SettingNames;
+use Linguator\Core\Rig\SwitchReview;
+use Linguator\Core\Rig\TravelReview;
 use Linguator\Core\Rig\WiringReview;
 
 /** What stands on a rig's set-up sheet: content only, in the order in which it is used at the bench. */
@@ -27,6 +30,9 @@ final readonly class SetupSheet
         private ChainReview $chain,
         private OrderReview $order,
         private WiringReview $wiring,
+        private BindReview $bind,
+        private TravelReview $travel,
+        private SwitchReview $switches,
     ) {
         $this->names = new SettingNames($rig);
     }
@@ -38,9 +44,15 @@ final readonly class SetupSheet
             return [];
         }
         $sections = array_map($this->box(...), $this->rig->boxes);
-        array_push($sections, ...$this->plugs(), ...$this->power(), ...$this->functions(), ...$this->switchOn(), ...$this->proven());
+        array_push($sections, ...$this->plugs(), ...$this->power(), ...$this->functions(), ...$this->set(), ...$this->switchOn(), ...$this->proven());
 
         return array_values(array_filter($sections, static fn (array $section): bool => $section['rows'] !== []));
+    }
+
+    /** @return list<array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>}> */
+    private function set(): array
+    {
+        return $this->chain->joins() ? (new SetSections($this->bind, $this->travel, $this->switches))->all() : [];
     }
 
     /** @return array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>} */
@@ -137,18 +149,30 @@ final readonly class SetupSheet
         if (! $this->chain->joins()) {
             return [];
         }
-        $proof = OrderProof::of($this->rig, $this->order);
-        [$text, $state] = match ($proof->state) {
+        [$text, $state] = self::proof($this->order->proof());
+        $binds = [];
+        foreach ($this->bind->toArray() as $k => $hop) {
+            [$bound, $boundState] = self::proof($this->bind->proof($k));
+            $binds[] = $this->row("bind_proof/$k", $k === 0 ? 'Bind' : 'Bind, second hop', $bound, $boundState);
+        }
+
+        return [['title' => 'Proven', 'rows' => [
+            $this->row('wired', 'Wiring', $this->wiring->isWired() ? 'as above' : 'not yet', $this->wiring->isWired() ? 'known' : 'open'),
+            ...$binds,
+            $this->row('order_proof', 'Order', $text, $state),
+            $this->row('travel_proof', 'Travel', $this->travel->isDone() ? 'every stick read' : 'not yet', $this->travel->isDone() ? 'known' : 'open'),
+        ]]];
+    }
+
+    /** @return array{string, string} What to say of a check, and its state. */
+    private static function proof(CheckState $proof): array
+    {
+        return match ($proof->state) {
             'holds' => ['seen on '.Day::of($proof->at), 'known'],
             'stale' => ['stale: '.implode(', ', $proof->reasons), 'attention'],
             'failed' => ['failed on '.Day::of($proof->at), 'attention'],
             default => ['not yet', 'open'],
         };
-
-        return [['title' => 'Proven', 'rows' => [
-            $this->row('wired', 'Wiring', $this->wiring->isWired() ? 'as above' : 'not yet', $this->wiring->isWired() ? 'known' : 'open'),
-            $this->row('order_proof', 'Order', $text, $state),
-        ]]];
     }
 
     /** @return array{key: string, label: string, value: string, state: string} */

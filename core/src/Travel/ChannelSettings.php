@@ -9,6 +9,8 @@ use Linguator\Core\Document\Node;
 /** What is set for one channel in the handset: end points in % and the sub-trim in its own unit. */
 final readonly class ChannelSettings
 {
+    private const SAME = 1e-6;
+
     public function __construct(public float $loPct, public float $hiPct, public float $subtrim, public bool $reversed = false)
     {
     }
@@ -16,6 +18,12 @@ final readonly class ChannelSettings
     public static function fromNode(Node $node): self
     {
         return new self($node->number('lo_pct'), $node->number('hi_pct'), $node->number('subtrim'));
+    }
+
+    public function equals(self $that): bool
+    {
+        return $this->reversed === $that->reversed
+            && max(abs($this->loPct - $that->loPct), abs($this->hiPct - $that->hiPct), abs($this->subtrim - $that->subtrim)) < self::SAME;
     }
 
     /** @return array{lo_pct: float, hi_pct: float, subtrim: float, reversed: bool} */

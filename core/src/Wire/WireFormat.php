@@ -11,7 +11,11 @@ namespace Linguator\Core\Wire;
  */
 final readonly class WireFormat
 {
-    /** @param  list<string>  $line Numbers and words a manual may use for it. */
+    /**
+     * @param  list<string>  $line  Numbers and words a manual may use for it.
+     * @param  array{centre: float, us: float}|null  $raw  The count at 1500 µs, and how many µs one count is; null: no counts.
+     * @param  int|null  $levels  Distinct values over 1000 µs to 2000 µs or the format's own full travel; null: no steps.
+     */
     public function __construct(
         public string $id,
         public string $name,
@@ -21,6 +25,8 @@ final readonly class WireFormat
         public bool $telemetry = false,
         public bool $failsafeFlag = false,
         public array $line = [],
+        public ?array $raw = null,
+        public ?int $levels = null,
     ) {
     }
 }

@@ -36,6 +36,7 @@ final class WireFormats
         foreach ((array) $documents[0]['value'] as $id => $format) {
             assert($format instanceof \stdClass);
             $node = new Node($format);
+            $raw = $node->node('raw');
             $formats[(string) $id] = new WireFormat(
                 (string) $id,
                 $node->text('name'),
@@ -45,6 +46,8 @@ final class WireFormats
                 $node->flag('telemetry'),
                 $node->flag('failsafe_flag'),
                 $node->texts('line'),
+                $raw === null ? null : ['centre' => $raw->number('centre'), 'us' => $raw->number('us')],
+                $node->intOrNull('levels'),
             );
         }
 

@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Rig;
+
+use Linguator\Core\Bind\Attempt;
+use Linguator\Core\Bind\Candidates;
+use Linguator\Core\Bind\Combination;
+use Linguator\Core\Bind\Ladder;
+use Linguator\Core\Bind\Recipe;
+use Linguator\Core\Chain\AirJoiner;
+use Linguator\Core\Chain\Joint;
+use Linguator\Core\Document\Node;
+use Linguator\Core\Gear\Handset;
+use Linguator\Core\Gear\Receiver;
+
+/** Binding, hop by hop: the recipe for exactly these two boxes, what was tried, what to try next, and whether it was proven. */
+final readonly class BindReview
+{
+    /** Families without a choice of channel modes are bound in this one. */
+    private const NO_MODES = 'as it is';
+
+    /** @var list<Joint> The air links, from the handset on. */
+    private array $hops;
+
+    public function __construct(private RigDocument $rig, ChainReview $chain)
+    {
+        $this->hops = array_values(array_filter($chain->path->joints ?? [], static fn (Joint $joint): bool => $joint->isAir()));
+    }
+
+    public function isBound(): bool
+    {
+        return $this->hops !== [] && array_filter(array_keys($this->hops), fn (int $k): bool => $this->proof($k)->state !== 'holds') === [];
+    }
+
+    /** @return list<string> Why a proof no longer holds. */
+    public function staleReasons(): array
+    {
+        return array_values(array_merge(...array_map(fn (int $k): array => $this->proof($k)->reasons, array_keys($this->hops))));
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function toArray(): array
+    {
+        return array_map($this->hop(...), array_keys($this->hops));
+    }
+
+    /** @return array<string, mixed> What a bind is made with, hop by hop counted from 1. */
+    public function settingsNow(int $hop): array
+    {
+        $joint = $this->hops[$hop - 1] ?? null;
+        $mode = $joint->link['channel_mode'] ?? null;
+
+        return [
+            'receiver' => $joint?->to->id(),
+            'variant' => $joint === null ? null : ($this->rig->settings()->textOrNull('variant') ?? $joint->via),
+            'channel_mode' => $this->rig->settings()->textOrNull('channel_mode') ?? (is_string($mode) ? $mode : null),
+            'receiver_number' => $this->rig->settings()->intOrNull('receiver_number'),
+        ];
+    }
+
+    public function proof(int $k): CheckState
+    {
+        return CheckState::of($this->rig, 'bind', $k + 1, $this->settingsNow($k + 1));
+    }
+
+    /** @return array<string, mixed> */
+    private function hop(int $k): array
+    {
+        $joint = $this->hops[$k];
+        $receiver = $joint->to;
+        assert($receiver instanceof Receiver);
+        $candidates = $this->candidates($joint, $receiver);
+        $attempts = $this->attempts($k + 1, $candidates);
+        $ladder = Ladder::after($candidates, $attempts);
+        $recipe = $this->recipe($joint, $receiver);
+
+        return [
+            'hop' => $k + 1,
+            'sender' => $joint->from->name(),
+            'receiver' => $receiver->name,
+            'recipe' => $recipe->steps(),
+            'proof_how' => $recipe->proof(),
+            'proof' => $this->proof($k)->toArray(),
+            'next' => $ladder->next() === null ? null : $ladder->next()->toArray() + ['distance_m' => Ladder::DISTANCE_M],
+            'because' => $this->because($ladder, $attempts),
+            'ladder' => array_map(static fn (array $rung): array => $rung[0]->toArray() + ['p' => round($rung[1], 4), 'minutes' => $rung[0]->minutes], $ladder->rungs),
+            'expected_minutes' => $ladder->expectedMinutes() === null ? null : round($ladder->expectedMinutes(), 1),
+            'variants' => self::names($candidates, static fn (Combination $c): string => $c->variant),
+            'channel_modes' => self::names($candidates, static fn (Combination $c): string => $c->channelMode),
+            'regions' => array_values(array_filter(self::names($candidates, static fn (Combination $c): string => $c->region ?? ''), static fn (string $region): bool => $region !== '')),
+            'attempts' => $this->told($k + 1),
+        ];
+    }
+
+    private function recipe(Joint $joint, Receiver $receiver): Recipe
+    {
+        $senderCard = $this->rig->card($joint->from->id())?->node();
+        $traits = $joint->from instanceof Handset ? self::radioTraits($senderCard, $joint) : $senderCard?->node('bind');
+        $card = $this->rig->card($receiver->id)?->node();
+
+        return new Recipe(
+            $joint->from->name(), $traits, $receiver->name, $card?->node('bind'), SettingNames::air($joint->via),
+            in_array('bind', $card?->node('failsafe')?->texts('set_by') ?? [], true),
+            $this->rig->motorOffAtCentre(),
+        );
+    }
+
+    private static function radioTraits(?Node $handset, Joint $joint): ?Node
+    {
+        foreach ($handset?->nodes('radios') ?? [] as $radio) {
+            if ($radio->text('id') === ($joint->link['radio'] ?? null)) {
+                return $radio->node('bind');
+            }
+        }
+
+        return null;
+    }
+
+    /** Every variant of this family that both ends could mean, the recorded one first, then what else the sender offers. */
+    private function candidates(Joint $joint, Receiver $receiver): Candidates
+    {
+        $family = $joint->sent->family ?? '';
+        $heard = array_values(array_filter($receiver->protocols, static fn ($protocol): bool => $protocol->family === $family));
+        $takes = array_map(static fn ($protocol): ?string => $protocol->variant, $heard);
+        [$variants, $modes, $regions] = [[], [], []];
+        foreach (AirJoiner::radiosOf($joint->from) as $radio) {
+            foreach ($radio->protocols as $sent) {
+                if ($sent->family !== $family) {
+                    continue;
+                }
+                if ($sent->variant !== null && ($sent->variant === Candidates::AUTO || in_array($sent->variant, $takes, true) || in_array(null, $takes, true) || in_array(Candidates::AUTO, $takes, true))) {
+                    $variants[] = $sent->variant;
+                }
+                array_push($modes, ...($sent->modes ?? []));
+                $regions[] = $sent->region;
+            }
+        }
+        $variants = array_values(array_unique([...$variants, ...array_filter($takes, static fn (?string $variant): bool => $variant !== null && $variants === [])]));
+        $regions = array_values(array_unique(array_filter([...$regions, ...array_map(static fn ($protocol): ?string => $protocol->region, $heard)])));
+        sort($modes);
+
+        return new Candidates(
+            $variants === [] ? [$family] : $variants,
+            $modes === [] ? [self::NO_MODES] : array_values(array_unique($modes)),
+            $regions,
+            [],
+            array_filter($heard, static fn ($protocol): bool => $protocol->refusesAuto) !== [],
+            $joint->sent->region ?? $joint->heard?->region,
+        );
+    }
+
+    /** @return list<Attempt> Those of this hop that name something still on the list. */
+    private function attempts(int $hop, Candidates $candidates): array
+    {
+        $attempts = [];
+        foreach ($this->rig->node()->nodes('attempts') as $entry) {
+            if (($entry->intOrNull('hop') ?? 1) === $hop) {
+                $attempts[] = new Attempt($entry->text('variant'), $entry->text('channel_mode'), $entry->textOrNull('region') ?? $candidates->onlyRegion(), $entry->number('distance_m'), $entry->flag('bound'));
+            }
+        }
+
+        return $attempts;
+    }
+
+    /** @return list<\stdClass> The attempts of a hop as they were logged, newest first. */
+    private function told(int $hop): array
+    {
+        $told = [];
+        foreach ($this->rig->node()->nodes('attempts') as $entry) {
+            if (($entry->intOrNull('hop') ?? 1) === $hop) {
+                $told[] = $entry->value;
+            }
+        }
+
+        return array_reverse($told);
+    }
+
+    /** @param  list<Attempt>  $attempts */
+    private function because(Ladder $ladder, array $attempts): string
+    {
+        $last = $attempts === [] ? null : $attempts[count($attempts) - 1];
+        $next = $ladder->next();
+
+        return match (true) {
+            $next === null => 'Everything possible was tried and failed: look for a wrong firmware generation, a damaged antenna, or a receiver that is not in bind mode.',
+            $last !== null && $last->bound => 'This is what bound last time.',
+            $ladder->isRepeat() => sprintf('%g m is too close: repeat at 2 m before changing anything else.', $last->distanceM ?? 0),
+            $next->variant === Candidates::AUTO => 'Detection works most of the time and takes two minutes.',
+            default => sprintf('The best chance for its time: %.0f %% in %g minutes.', $ladder->rungs[0][1] * 100, $next->minutes),
+        };
+    }
+
+    /**
+     * @param  callable(Combination): string  $of
+     * @return list<string>
+     */
+    private static function names(Candidates $candidates, callable $of): array
+    {
+        return array_values(array_unique(array_map($of, $candidates->combinations())));
+    }
+}
