@@ -4,6 +4,7 @@ import { useRoute } from 'vue-router'
 import KeysHelp from './components/KeysHelp.vue'
 import NoticeLine from './components/NoticeLine.vue'
 import SearchBox from './components/SearchBox.vue'
+import UnitSwitch from './components/UnitSwitch.vue'
 import { useKeys } from './composables/useKeys'
 import { useTheme } from './composables/useTheme'
 import { antTheme } from './theme/ant'
@@ -30,10 +31,11 @@ useKeys((key) => {
       <header class="head">
         <RouterLink to="/" class="brand">Linguator</RouterLink>
         <nav aria-label="Main">
-          <RouterLink to="/" :class="{ here: route.name === 'bench' || route.name === 'rig' }">Bench</RouterLink>
+          <RouterLink to="/" :class="{ here: ['bench', 'rig', 'tool'].includes(String(route.name)) }">Bench</RouterLink>
           <RouterLink to="/shelf" :class="{ here: route.name === 'shelf' }">Shelf</RouterLink>
         </nav>
         <SearchBox ref="search" />
+        <UnitSwitch v-if="route.name === 'rig'" />
         <button class="head-button" type="button" @click="toggle">{{ isDark ? 'Light' : 'Dark' }}</button>
         <button class="head-button keys-button" type="button" :aria-expanded="helpIsOpen" @click="helpIsOpen = !helpIsOpen">Keys <kbd>?</kbd></button>
       </header>

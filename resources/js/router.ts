@@ -1,8 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import BenchPage from './pages/bench/BenchPage.vue'
 
-export const STEPS = ['path', 'wiring', 'order'] as const
-
 export const router = createRouter({
   history: createWebHistory(),
   scrollBehavior: (to, from) => (to.path === from.path ? false : { top: 0 }),
@@ -11,11 +9,12 @@ export const router = createRouter({
     { path: '/shelf/:card?', name: 'shelf', component: () => import('./pages/shelf/ShelfPage.vue'), meta: { title: 'Shelf' } },
     { path: '/rigs/:slug/sheet', name: 'sheet', component: () => import('./pages/sheet/SheetPage.vue'), meta: { title: 'Set-up sheet', bare: true } },
     {
-      path: '/rigs/:slug/:step(path|wiring|order|history)?',
+      path: '/rigs/:slug/:step(path|wiring|bind|order|travel|switches|handset|timing|history)?',
       name: 'rig',
       component: () => import('./pages/rig/RigPage.vue'),
       meta: { title: 'Rig' },
     },
+    { path: '/tools/:tool', name: 'tool', component: () => import('./pages/tools/ToolPage.vue'), meta: { title: 'Quick tool' } },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./pages/NowherePage.vue'), meta: { title: 'Nothing here' } },
   ],
 })

@@ -63,6 +63,7 @@ final readonly class WindowCheck
             'inside' => $this->inside(),
             'margins' => (object) array_combine(array_map(strval(...), array_keys($this->margins())), $this->margins()),
             'ok' => $this->isOk(),
+            'widened' => $this->widened(),
             'findings' => Finding::listToArray($this->findings()),
         ];
     }
@@ -83,6 +84,17 @@ final readonly class WindowCheck
         }
 
         return $findings;
+    }
+
+    /** @return array{lo: float, hi: float} The window with every wanted level inside and room around it (µs). */
+    public function widened(): array
+    {
+        $levels = array_map($this->switch->us(...), $this->window->wanted);
+
+        return [
+            'lo' => min([$this->window->lo, ...array_map(static fn (float $us): float => floor($us - self::ROOM_US), $levels)]),
+            'hi' => max([$this->window->hi, ...array_map(static fn (float $us): float => ceil($us + self::ROOM_US), $levels)]),
+        ];
     }
 
     private function widen(float $level): string

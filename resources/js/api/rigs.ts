@@ -2,6 +2,7 @@ import { queryOptions } from '@tanstack/vue-query'
 import type { Finding } from './generated/finding'
 import type { MovementAnswer } from './generated/movement.out'
 import type { PlanAnswer } from './generated/plan.out'
+import type { UnitMap } from '@/composables/useUnits'
 import { getJson } from './http'
 
 export type StepState = 'open' | 'attention' | 'stop' | 'done'
@@ -125,7 +126,209 @@ export interface OrderView {
   fixes: OrderFixView[]
   plugs: { letter: StickLetter; pin: number; label: string }[] | null
   auxiliaries: { function: string; channel: number; auxiliary: number }[]
-  proof: { state: 'open' | 'holds' | 'stale' | 'failed'; at: string | null; observed: string | null; reasons: string[] }
+  proof: CheckStateView
+}
+
+export interface Three {
+  lo: number
+  mid: number
+  hi: number
+}
+
+export interface ChannelSettingsView {
+  lo_pct: number
+  hi_pct: number
+  subtrim: number
+  reversed: boolean
+}
+
+export interface TravelRowView {
+  channel: number
+  function: string
+  centres: boolean
+  now: ChannelSettingsView
+  target: Three
+  target_why: string
+  safe: { lo: number | null; hi: number | null }
+  reading: Three | null
+  read_at: string | null
+  solution: { settings: ChannelSettingsView; predicted: Three; limited: ('lo' | 'hi')[] } | null
+  state: 'open' | 'solved' | 'set' | 'residue' | 'confirmed'
+  residue_us: number
+  tolerance_us: number
+  explanation: string | null
+  explains_model: string | null
+  hidden: string | null
+  findings: Finding[]
+}
+
+export interface ThresholdsView {
+  controller: string
+  low: number | null
+  high: number | null
+  deadband: number | null
+  suggested: { low: number; high: number; deadband: number }
+  arms: boolean
+  findings: Finding[]
+}
+
+export interface TravelView {
+  rows: TravelRowView[]
+  model: string | null
+  model_says: string
+  step_pct: number
+  max_pct: number
+  us_per_100: number
+  school: 'match' | 'leave'
+  centring: 'subtrim' | 'controller'
+  reader: string | null
+  controller_range: { lo: number; hi: number } | null
+  thresholds: ThresholdsView | null
+  done: boolean
+}
+
+export interface BindCombination {
+  variant: string
+  channel_mode: string
+  region: string | null
+}
+
+export interface BindAttempt extends BindCombination {
+  at?: string
+  distance_m: number
+  bound: boolean
+  note?: string
+}
+
+export interface BindHopView {
+  hop: number
+  sender: string
+  receiver: string
+  recipe: { text: string; light: string | null; seconds: number | null }[]
+  proof_how: string
+  proof: CheckStateView
+  next: (BindCombination & { distance_m: number }) | null
+  because: string
+  ladder: (BindCombination & { p: number; minutes: number })[]
+  expected_minutes: number | null
+  variants: string[]
+  channel_modes: string[]
+  regions: string[]
+  attempts: BindAttempt[]
+}
+
+export interface SwitchWindowView {
+  position: number
+  name: string
+  lo: number
+  hi: number
+  wanted: number[]
+  inside: number[]
+  margins: Record<string, number>
+  ok: boolean
+  widened: { lo: number; hi: number }
+  findings: Finding[]
+}
+
+export interface SwitchRowView {
+  position: number
+  function: string
+  channel: number
+  handset_says: string
+  controller_says: string
+  switch: string | null
+  is_slider: boolean
+  spring: boolean
+  weight: number
+  offset: number
+  curve: number[] | null
+  power_up: number
+  measured: boolean
+  levels: { position: number; pct: number; us: number }[]
+  windows: SwitchWindowView[]
+}
+
+export interface CurvePoint {
+  stick_pct: number
+  out_pct: number
+  us: number
+}
+
+export interface RateRowView {
+  channel: number
+  function: string
+  rate_pct: number
+  low_rate_pct: number | null
+  expo_pct: number
+  throw_us: number
+  low_throw_us: number | null
+  centre_gain: number
+  curve: CurvePoint[]
+  low_curve: CurvePoint[] | null
+}
+
+export interface SwitchesView {
+  rows: SwitchRowView[]
+  unassigned: string[]
+  handset_switches: { id: string; positions: number | null; spring: boolean }[]
+  findings: Finding[]
+  proposal: { moves: { function: string; from: number; to: number }[]; set: Record<string, unknown> } | null
+  loose_windows: { position: number; name: string; channel: number; lo: number; hi: number }[]
+  rates: RateRowView[]
+  controller: string | null
+  scale: { centre: number; us_per_100: number; max_pct: number }
+}
+
+export interface LatencyMs {
+  best: number
+  mean: number
+  p95: number
+  worst: number
+}
+
+export interface TrainBudget {
+  verdict: 'sound' | 'ambiguous' | 'undetected'
+  worst_sync_us: number
+  required_sync_us: number
+  remedies: { frame_us: number; hold_unused: { at_us: number; worst_sync_us: number; sound: boolean } | null; max_channels: number }
+}
+
+export interface TrainView {
+  from: string
+  to: string
+  frame_us: number
+  channels: number
+  used: number
+  min_us: number
+  max_us: number
+  period_known: boolean
+  budget: TrainBudget
+}
+
+export interface TimingView {
+  trains: TrainView[]
+  latency: { ms: LatencyMs; stages: { name: string; mean_ms: number; share: number }[] } | null
+  alternatives: { what: string; where: string; ms: LatencyMs; gain_ms: number }[]
+  resolution: {
+    stages: { name: string; levels: number; step_us: number; share_pct: number }[]
+    coarsest: { name: string; levels: number; step_us: number; share_pct: number } | null
+  }
+}
+
+export interface HandsetItem {
+  key: string
+  title: string
+  text: string
+  value: string | null
+  done: boolean
+  warning: string | null
+}
+
+export interface CheckStateView {
+  state: 'open' | 'holds' | 'stale' | 'failed'
+  at: string | null
+  observed: string | null
+  reasons: string[]
 }
 
 export interface SheetSection {
@@ -140,7 +343,7 @@ export interface RigReview {
   channels: number
   couplings: CouplingView[]
   changes: SettingView[]
-  latency_ms: { best: number; mean: number; p95: number; worst: number } | null
+  latency_ms: LatencyMs | null
   latency_stages: { name: string; mean_ms: number; share: number }[]
   telemetry: string | null
   order: OrderView
@@ -152,6 +355,12 @@ export interface RigReview {
     fingerprint: string
     wired: boolean
   }
+  bind: BindHopView[]
+  travel: TravelView
+  switches: SwitchesView
+  timing: TimingView
+  handset: HandsetItem[]
+  units: UnitMap
   steps: { key: string; title: string; state: StepState; note: string }[]
   next: NextAction
   sheet: SheetSection[]

@@ -7,7 +7,9 @@ onMounted(() => panel.value?.focus())
 
 const keys: [string, string][] = [
   ['/', 'Find anything: a rig, a box, what your manual says'],
-  ['1 – 3', 'In a rig: Path, Wiring, Order'],
+  ['1 – 6', 'In a rig: Path, Wiring, Bind, Order, Travel, Switches'],
+  ['t', 'In a rig: timing'],
+  ['Enter', 'In a table of readings: on to the next'],
   ['h', 'In a rig: its history'],
   ['p', 'In a rig: the sheet, to print'],
   ['Ctrl Z', 'In a rig: take the last change back'],

@@ -57,11 +57,12 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
     return line(() => send(`/rigs/${toValue(slug)}/undo`, postJson, entry === undefined ? {} : { entry }, () => void undo(entry)))
   }
 
-  function record(body: Record<string, unknown>): Promise<boolean> {
-    return line(() => send(`/rigs/${toValue(slug)}/order-check`, postJson, { ...body, record: true }, () => void record(body)))
+  /** Anything else that changes the rig: sent to an address below it, with the revision it was made on. */
+  function post(below: string, body: Record<string, unknown>): Promise<boolean> {
+    return line(() => send(`/rigs/${toValue(slug)}/${below}`, postJson, body, () => void post(below, body)))
   }
 
-  return { query, rig: computed(() => query.data.value ?? null), change, undo, record }
+  return { query, rig: computed(() => query.data.value ?? null), change, undo, post }
 }
 
 export type RigHandle = ReturnType<typeof useRig>

@@ -9,6 +9,7 @@ import MiniChain from '@/components/MiniChain.vue'
 import StateMark, { STATE_WORDS } from '@/components/StateMark.vue'
 import { useKeys } from '@/composables/useKeys'
 import { useNotice } from '@/composables/useNotice'
+import { TOOLS } from '../tools/tools'
 
 const router = useRouter()
 const notice = useNotice()
@@ -131,6 +132,14 @@ function date(at: string): string {
         </div>
       </li>
     </ul>
+    <section class="tools" aria-labelledby="tools-title">
+      <h2 id="tools-title">Quick tools</h2>
+      <ul class="plain-list">
+        <li v-for="tool in TOOLS" :key="tool.key">
+          <RouterLink :to="`/tools/${tool.key}`">{{ tool.title }}</RouterLink> <span class="muted small">{{ tool.line }}</span>
+        </li>
+      </ul>
+    </section>
     <p class="foot muted small">
       Propellers off, wheels and hull clear while you work here. Local rules for radio power and flying places come first; full-size or licensed work
       is not for this tool.
@@ -146,6 +155,19 @@ function date(at: string): string {
   gap: 1rem;
   flex-wrap: wrap;
   margin-bottom: 1.1rem;
+}
+.tools {
+  margin-top: 1.8rem;
+}
+.tools ul {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+  gap: 0.15rem 1.6rem;
+  margin-top: 0.4rem;
+}
+.tools li {
+  padding: 0.35rem 0;
+  border-bottom: 1px solid var(--line);
 }
 .actions {
   display: flex;

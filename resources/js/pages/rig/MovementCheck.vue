@@ -50,7 +50,7 @@ async function judge(): Promise<void> {
 }
 
 async function keep(): Promise<void> {
-  if (question.value === null || !(await props.handle.record(question.value))) return
+  if (question.value === null || !(await props.handle.post('order-check', { ...question.value, record: true }))) return
   moved.value = { A: '', E: '', T: '', R: '' }
   log.value = ''
 }

@@ -11,10 +11,22 @@ import { useKeys } from '@/composables/useKeys'
 import { useNotice } from '@/composables/useNotice'
 import { useRig } from '@/composables/useRig'
 import CouplingPanel from './CouplingPanel.vue'
+import HandsetPanel from './HandsetPanel.vue'
 import HistoryPanel from './HistoryPanel.vue'
+import BindStep from './BindStep.vue'
 import OrderStep from './OrderStep.vue'
 import PathStep from './PathStep.vue'
+import SwitchesStep from './SwitchesStep.vue'
+import TimingPanel from './TimingPanel.vue'
+import TravelStep from './TravelStep.vue'
 import WiringStep from './WiringStep.vue'
+
+/** What stands beside the steps: not in the order of the job. */
+const BESIDE = [
+  ['handset', 'Handset'],
+  ['timing', 'Timing'],
+  ['history', 'History'],
+] as const
 
 const route = useRoute()
 const router = useRouter()
@@ -70,6 +82,7 @@ useKeys((key, event) => {
   else if (event.ctrlKey || event.metaKey) return false
   else if (/^[1-9]$/.test(key) && numbered) go(numbered.key)
   else if (key === 'h') go('history')
+  else if (key === 't') go('timing')
   else if (key === 'p') go('sheet')
   else if (key === 'Escape' && selected.value !== null) selected.value = null
   else return false
@@ -136,13 +149,22 @@ useKeys((key, event) => {
                 }}</span>
               </RouterLink>
             </li>
-            <li class="other"><RouterLink :to="`/rigs/${slug}/history`" :class="{ here: step === 'history' }">History</RouterLink></li>
+            <li v-for="[key, title] in BESIDE" :key="key" class="other">
+              <RouterLink :to="`/rigs/${slug}/${key}`" :class="{ here: step === key }" :aria-current="step === key ? 'step' : undefined">{{
+                title
+              }}</RouterLink>
+            </li>
           </ol>
         </nav>
         <section class="work" aria-label="Work">
           <PathStep v-if="step === 'path'" :rig="rig" :handle="handle" />
           <WiringStep v-else-if="step === 'wiring'" :rig="rig" :handle="handle" />
+          <BindStep v-else-if="step === 'bind'" :rig="rig" :handle="handle" />
           <OrderStep v-else-if="step === 'order'" :rig="rig" :handle="handle" />
+          <TravelStep v-else-if="step === 'travel'" :rig="rig" :handle="handle" />
+          <SwitchesStep v-else-if="step === 'switches'" :rig="rig" :handle="handle" />
+          <HandsetPanel v-else-if="step === 'handset'" :rig="rig" :handle="handle" />
+          <TimingPanel v-else-if="step === 'timing'" :rig="rig" />
           <HistoryPanel v-else :rig="rig" :handle="handle" @remove="remove" />
         </section>
         <aside class="sheet" aria-labelledby="sheet-title">
@@ -221,7 +243,7 @@ useKeys((key, event) => {
   color: var(--muted);
   font-size: 0.8rem;
 }
-.other {
+.other:nth-last-child(3) {
   margin-top: 0.8rem;
 }
 .work {

@@ -1,0 +1,21 @@
+<script setup lang="ts">
+import type { RigData } from '@/api/rigs'
+import type { RigHandle } from '@/composables/useRig'
+import BindHop from './BindHop.vue'
+
+export interface BindStepProps {
+  rig: RigData
+  handle: RigHandle
+}
+defineProps<BindStepProps>()
+</script>
+
+<template>
+  <div>
+    <h2>Bind</h2>
+    <p v-if="rig.review.bind.length === 0" class="muted">
+      How to bind is known once the chain joins. <RouterLink :to="`/rigs/${rig.slug}/path`">Choose the path</RouterLink> first.
+    </p>
+    <BindHop v-for="hop in rig.review.bind" :key="hop.hop" :hop="hop" :several="rig.review.bind.length > 1" :handle="handle" />
+  </div>
+</template>

@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import type { RateRowView, RigData } from '@/api/rigs'
+import CurveDrawing from '@/components/CurveDrawing.vue'
+import { figure, numberFrom } from '@/composables/numberText'
+import type { RigHandle } from '@/composables/useRig'
+
+export interface RatesPanelProps {
+  rates: RateRowView[]
+  rig: RigData
+  handle: RigHandle
+}
+const props = defineProps<RatesPanelProps>()
+
+type Key = 'rate_pct' | 'low_rate_pct' | 'expo_pct'
+const FIELDS: { key: Key; label: string; lowest: number; highest: number }[] = [
+  { key: 'rate_pct', label: 'Rate, %', lowest: 0, highest: 200 },
+  { key: 'low_rate_pct', label: 'Low rate, %', lowest: 0, highest: 200 },
+  { key: 'expo_pct', label: 'Expo, %', lowest: -100, highest: 100 },
+]
+const WORDS = { rate_pct: 'rate', low_rate_pct: 'low rate', expo_pct: 'expo' }
+
+function set(row: RateRowView, field: (typeof FIELDS)[number], event: Event): void {
+  const input = event.target as HTMLInputElement
+  const empty = input.value.trim() === '' && field.key === 'low_rate_pct'
+  const value = empty ? null : numberFrom(input.value.replace(/%\s*$/, ''), row[field.key], field.key === 'expo_pct')
+  if (!empty && (value === null || value < field.lowest || value > field.highest)) {
+    input.value = row[field.key] === null ? '' : String(row[field.key])
+    return
+  }
+  type Channel = { channel: number; [key: string]: unknown }
+  const channels = [...((props.rig.document.settings.channels as Channel[] | undefined) ?? [])]
+  const at = channels.findIndex((entry) => entry.channel === row.channel)
+  const changed: Channel = { ...(channels[at] ?? { channel: row.channel }), [field.key]: value }
+  if (value === null) Reflect.deleteProperty(changed, field.key)
+  if (at < 0) channels.push(changed)
+  else channels[at] = changed
+  void props.handle.change({
+    text: `${row.function}: ${WORDS[field.key]} ${value === null ? 'none' : `${value} %`}`,
+    set: { 'settings.channels': channels },
+  })
+}
+</script>
+
+<template>
+  <section class="rates">
+    <h3>Rates and expo</h3>
+    <p class="muted small">A rate scales the whole throw; expo softens the middle and leaves the ends. The dashed line is a plain stick.</p>
+    <div class="sticks">
+      <div v-for="row in rates" :key="row.channel" class="stick">
+        <CurveDrawing
+          :curve="row.curve"
+          :low="row.low_curve"
+          :label="`${row.function}: ${figure(row.throw_us)} µs at full stick, gain ${figure(row.centre_gain, 2)} at the centre`"
+        />
+        <div>
+          <b>{{ row.function }}</b>
+          <label v-for="field in FIELDS" :key="field.key"
+            >{{ field.label }}
+            <input
+              class="field value"
+              :value="row[field.key] ?? ''"
+              :aria-label="`${row.function}, ${field.label}`"
+              maxlength="6"
+              inputmode="decimal"
+              @change="set(row, field, $event)"
+          /></label>
+          <p class="small">
+            throw <b class="value">±{{ figure(row.throw_us) }} µs</b
+            ><template v-if="row.low_throw_us !== null"
+              >, low <b class="value">±{{ figure(row.low_throw_us) }} µs</b></template
+            >
+            <br />gain at centre <b class="value">{{ figure(row.centre_gain, 2) }}</b>
+          </p>
+        </div>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.rates {
+  margin-top: 1.4rem;
+}
+.sticks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 1rem 1.6rem;
+  margin-top: 0.5rem;
+}
+.stick {
+  display: flex;
+  gap: 0.9rem;
+}
+.stick b::first-letter {
+  text-transform: uppercase;
+}
+label {
+  display: flex;
+  justify-content: space-between;
+  gap: 0.7rem;
+  align-items: center;
+  font-size: 0.88rem;
+  padding: 0.1rem 0;
+}
+.field {
+  width: 4.4rem;
+  min-height: 30px;
+  text-align: right;
+  padding: 0.1rem 0.4rem;
+}
+</style>
