@@ -33,9 +33,38 @@ for (let k = 0; k < LOADS; k++) {
   }
   await context.close()
 }
+const keys = await keystrokes()
 await browser.close()
+
+/** From a key pressed in the travel table to the new prediction on the screen, ms. */
+async function keystrokes() {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+  await page.goto(`${base}/rigs/dunlin/travel`)
+  const field = page.getByLabel('rudder, middle (µs)')
+  await field.waitFor()
+  const spent = []
+  for (let us = 1511; us <= 1530; us++) {
+    spent.push(
+      await field.evaluate((input, value) => {
+        const row = input.closest('[role=row]')
+        const seen = row.textContent
+        const start = performance.now()
+        input.value = String(value)
+        input.dispatchEvent(new Event('input', { bubbles: true }))
+        return new Promise((resolve) => {
+          const look = () => (row.textContent === seen ? requestAnimationFrame(look) : resolve(performance.now() - start))
+          requestAnimationFrame(look)
+        })
+      }, us),
+    )
+  }
+  return spent.sort((a, b) => a - b)
+}
 times.sort((a, b) => a - b)
 const kb = (bytes) => (bytes / 1024).toFixed(0)
 console.log('## First load of the bench\n\n| what | figure |\n|---|--:|')
 console.log(`| JavaScript, gzipped | ${kb(scripts)} kB |\n| styles, gzipped | ${kb(styles)} kB |\n| fonts | ${kb(fonts)} kB |`)
 console.log(`| usable bench, empty cache, median of ${LOADS} | ${times[Math.floor(LOADS / 2)].toFixed(0)} ms |`)
+console.log(
+  `| a key in the travel table to its prediction on the screen, p50 / p95 | ${keys[Math.floor(keys.length / 2)].toFixed(0)} / ${keys[Math.floor(keys.length * 0.95)].toFixed(0)} ms |`,
+)

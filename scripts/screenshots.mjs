@@ -11,9 +11,14 @@ const VIEWS = [
   { name: 'shelf', address: '/shelf/tarn-t7' },
   { name: 'rig-path', address: '/rigs/avocet/path' },
   { name: 'rig-wiring', address: '/rigs/avocet/wiring' },
-  { name: 'rig-order', address: '/rigs/dunlin/order' },
+  { name: 'rig-bind', address: '/rigs/sanderling/bind' },
+  { name: 'rig-order', address: '/rigs/avocet/order' },
+  { name: 'rig-travel', address: '/rigs/dunlin/travel' },
+  { name: 'rig-switches', address: '/rigs/dunlin/switches' },
+  { name: 'rig-timing', address: '/rigs/mudlark/timing' },
+  { name: 'tool', address: '/tools/pulse-train' },
   { name: 'sheet', address: '/rigs/avocet/sheet', whole: true },
-  { name: 'rig-phone', address: '/rigs/mudlark/path', width: 390, height: 844 },
+  { name: 'rig-phone', address: '/rigs/sanderling/travel', width: 390, height: 844 },
   { name: 'rig-dark', address: '/rigs/mudlark/path', dark: true },
 ]
 

@@ -45,7 +45,7 @@ test('from the bench to a printed sheet by keyboard alone', async ({ page }) => 
   await page.keyboard.press('Space')
 
   await page.locator('h1').click()
-  await page.keyboard.press('3')
+  await page.keyboard.press('4')
   await expect(page.getByText('Right: each stick moves what it should.')).toBeVisible()
   for (const stick of ['aileron', 'elevator', 'throttle', 'rudder']) {
     await tabTo(page, new RegExp(`${stick} stick`), 'combobox')

@@ -54,9 +54,9 @@ final readonly class BindChange
     {
         $text = static fn (string $key): string => is_scalar($attempt->{$key} ?? null) ? (string) $attempt->{$key} : '?';
 
-        return ($attempt->bound ?? null) === true
-            ? "Bound: {$text('variant')}, channels {$text('channel_mode')}, at {$text('distance_m')} m"
-            : "Did not bind: {$text('variant')}, channels {$text('channel_mode')}, at {$text('distance_m')} m";
+        $mode = ctype_digit($text('channel_mode')[0] ?? '') ? ", channels {$text('channel_mode')}" : '';
+
+        return (($attempt->bound ?? null) === true ? 'Bound: ' : 'Did not bind: ')."{$text('variant')}$mode, at {$text('distance_m')} m";
     }
 
     /** What was seen when the handset was switched off and on again. */

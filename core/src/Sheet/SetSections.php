@@ -41,7 +41,7 @@ final readonly class SetSections
             foreach ($attempts as $attempt) {
                 if ($attempt instanceof \stdClass && $attempt->bound === true) {
                     $rows[] = self::row("bind/{$this->text($hop['hop'])}", "{$this->text($hop['sender'])} to {$this->text($hop['receiver'])}",
-                        sprintf('%s, channels %s, at %s m', $this->text($attempt->variant), str_replace('-', '–', $this->text($attempt->channel_mode)), $this->text($attempt->distance_m)));
+                        $this->text($attempt->variant).$this->mode($this->text($attempt->channel_mode)).', at '.$this->text($attempt->distance_m).' m');
                     break;
                 }
             }
@@ -110,6 +110,11 @@ final readonly class SetSections
         }
 
         return $rows;
+    }
+
+    private function mode(string $mode): string
+    {
+        return ctype_digit($mode[0] ?? '') ? ', channels '.str_replace('-', '–', $mode) : '';
     }
 
     private function text(mixed $value): string

@@ -76,7 +76,6 @@ const band = computed(() => ({
 .ruler {
   width: 100%;
   max-width: 300px;
-  min-width: 180px;
   display: block;
 }
 .axis,

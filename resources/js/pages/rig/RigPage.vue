@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { deleteJson, postJson, sentenceOf } from '@/api/http'
 import { type RigData, rigsQuery } from '@/api/rigs'
@@ -47,6 +47,22 @@ watch(
     if (name !== undefined) document.title = `${name} · Linguator`
   },
   { immediate: true },
+)
+
+const stepBar = ref<HTMLElement | null>(null)
+const PHONE = '(max-width: 700px)'
+
+/** On a phone the chain fills the screen: a step that is asked for is brought into sight. */
+watch(
+  [step, stepBar],
+  async () => {
+    await nextTick()
+    if (!stepBar.value || route.params.step === '' || !window.matchMedia(PHONE).matches) return
+    stepBar.value.scrollIntoView()
+    const link = stepBar.value.querySelector<HTMLElement>('.here')
+    if (link) stepBar.value.querySelector('ol')?.scrollTo({ left: link.offsetLeft - 40 })
+  },
+  { flush: 'post' },
 )
 
 function go(to: string): void {
@@ -136,7 +152,7 @@ useKeys((key, event) => {
         </p>
       </div>
       <div class="columns">
-        <nav class="steps" aria-label="Steps">
+        <nav ref="stepBar" class="steps" aria-label="Steps">
           <ol class="plain-list">
             <li v-for="(entry, k) in rig.review.steps" :key="entry.key">
               <RouterLink
@@ -290,6 +306,7 @@ useKeys((key, event) => {
     padding: 0.3rem 0.5rem;
   }
   .steps ol {
+    position: relative;
     display: flex;
     overflow-x: auto;
   }
@@ -304,7 +321,7 @@ useKeys((key, event) => {
   .digit {
     display: none;
   }
-  .other {
+  .other:nth-last-child(3) {
     margin: 0;
   }
   .work,

@@ -296,7 +296,8 @@ header .muted {
   padding: 0.1rem 0.9rem 0.1rem 0;
 }
 .levels td:first-child {
-  width: 4.5rem;
+  width: 5.5rem;
+  white-space: nowrap;
   font-weight: 600;
 }
 .levels td.value {

@@ -41,6 +41,11 @@ let timer = 0
 
 const view = computed(() => preview.value ?? props.rig.review.travel)
 const rows = computed(() => view.value.rows)
+/** Why the targets are where they are, if it is the same for all. */
+const commonWhy = computed(() => {
+  const whys = new Set(rows.value.map((row) => row.target_why))
+  return whys.size === 1 ? ([...whys][0] ?? null) : null
+})
 const findings = computed(() => rows.value.flatMap((row) => row.findings))
 const toTake = computed(() => props.rig.review.travel.rows.filter((row) => row.solution && ['solved', 'residue'].includes(row.state)))
 const offered = computed(() => rows.value.filter((row) => row.solution && ['solved', 'residue'].includes(row.state)))
@@ -116,8 +121,13 @@ function fields(): HTMLInputElement[] {
 
 function next(): void {
   const all = fields()
-  const at = all.indexOf(document.activeElement as HTMLInputElement)
-  void nextTick(() => (all[at + 1] ?? table.value?.querySelector<HTMLElement>('.take button'))?.focus())
+  const here = document.activeElement as HTMLInputElement
+  void nextTick(() => {
+    const to = all[all.indexOf(here) + 1] ?? table.value?.querySelector<HTMLElement>('.take button')
+    // After the last one the row is left all the same, so that it is kept.
+    if (to) to.focus()
+    else here.blur()
+  })
 }
 
 /** Three numbers a line fill rows from here on; one number a line fills this column. */
@@ -182,72 +192,78 @@ const settingOf = (row: TravelRowView) => (row.solution && ['solved', 'residue']
     <template v-else>
       <p class="muted">
         Propellers off. Hold each stick at its low end, let it rest, hold it at its high end, and type what you read. Enter goes on; a column can be
-        pasted. Three readings give every setting.
+        pasted. Three readings give every setting.<template v-if="commonWhy"> Aimed at {{ commonWhy }}.</template>
       </p>
-      <div ref="table" class="grid" role="table" aria-label="Travel">
-        <div class="line head" role="row">
-          <span role="columnheader">ch</span>
-          <span role="columnheader">function</span>
-          <span role="columnheader">read: low, middle, high ({{ word }})</span>
-          <span role="columnheader">target ▽ &nbsp;read <b aria-hidden="true">|</b> &nbsp;after ○</span>
-          <span role="columnheader">set: low / high</span>
-          <span role="columnheader">sub-trim</span>
-          <span role="columnheader"><span class="sr-only">state</span></span>
-        </div>
-        <div v-for="row in rows" :key="row.channel" class="line" role="row" @focusout="leaveRow(row, $event)">
-          <span class="value ch" role="cell">{{ row.channel }}</span>
-          <span class="function" role="cell"
-            ><b>{{ row.function }}</b
-            ><small class="muted">{{ row.target_why }}</small></span
-          >
-          <span class="reads" role="cell">
-            <PulseField
-              v-for="side in SIDES"
-              :key="side"
-              :value="valueOf(row, side)"
-              :label="`${row.function}, ${SIDE_WORDS[side]} (${word})`"
-              :units="rig.review.units"
-              :is-wrong="problems[row.channel]?.path.endsWith(side) ?? false"
-              @change="type(row, side, $event)"
-              @next="next"
-              @paste="paste(row, side, $event)"
-            />
-          </span>
-          <span class="ruler-cell" role="cell"
-            ><TravelRuler
-              :target="row.target"
-              :read="row.reading"
-              :after="row.solution && row.state !== 'confirmed' && row.state !== 'set' ? row.solution.predicted : null"
-              :safe="row.safe"
-              :label="`${row.function}: target ${figure(row.target.lo)}, ${figure(row.target.mid)}, ${figure(row.target.hi)} µs${row.reading ? `; read ${figure(row.reading.lo)}, ${figure(row.reading.mid)}, ${figure(row.reading.hi)} µs` : ''}`"
-          /></span>
-          <span class="value ends" role="cell"
-            ><span>{{ figure(settingOf(row).lo_pct) }} <small>%</small></span
-            ><span>{{ figure(settingOf(row).hi_pct) }} <small>%</small></span></span
-          >
-          <span class="value" role="cell">{{ row.centres ? figure(settingOf(row).subtrim, 2) : '–' }}</span>
-          <span class="state" role="cell"
-            ><StateMark :state="STATES[row.state][0]" /><small>{{ STATES[row.state][1] }}</small></span
-          >
-          <span v-if="problems[row.channel]" class="wide problem" role="alert">{{ problems[row.channel]?.message }}</span>
-          <span v-else-if="row.explanation" class="wide band">{{ row.explanation }}</span>
-          <span v-else-if="row.state !== 'open'" class="wide more">
-            <template v-if="row.state === 'confirmed'">within {{ figure(row.residue_us) }} µs</template>
-            <template v-else-if="row.state === 'set'">entered; read it again to confirm</template>
-            <template v-else-if="row.solution"
-              >{{ figure(row.residue_us) }} µs off now; will give
-              <b class="value"
-                >{{ shown(row.solution.predicted.lo) }} / {{ shown(row.solution.predicted.mid) }} / {{ shown(row.solution.predicted.hi) }}
-                {{ word }}</b
-              ></template
+      <div ref="table">
+        <div class="grid" role="table" aria-label="Travel">
+          <div class="line head" role="row">
+            <span role="columnheader">ch</span>
+            <span role="columnheader">function</span>
+            <span role="columnheader">read: low, middle, high ({{ word }})</span>
+            <span role="columnheader">target ▽ &nbsp;read <b aria-hidden="true">|</b> &nbsp;after ○</span>
+            <span role="columnheader">set: low / high</span>
+            <span role="columnheader">sub-trim</span>
+            <span role="columnheader"><span class="sr-only">state</span></span>
+          </div>
+          <div v-for="row in rows" :key="row.channel" class="line" role="row" @focusout="leaveRow(row, $event)">
+            <span class="value ch" role="cell">{{ row.channel }}</span>
+            <span class="function" role="cell"
+              ><b>{{ row.function }}</b
+              ><small v-if="commonWhy === null" class="muted">{{ row.target_why }}</small></span
             >
-            <template v-if="row.now.reversed"> · reversed in the handset</template>
-            <button type="button" class="link-button small" :aria-label="`Reverse ${row.function}`" @click="take([row.channel], [row.channel])">
-              moves the wrong way
-            </button>
-            <button v-if="canCopy(row)" type="button" class="link-button small" @click="copy(row)">same for the other sticks</button>
-          </span>
-          <span v-if="row.hidden" class="wide muted small">{{ row.hidden }}</span>
+            <span class="reads" role="cell">
+              <PulseField
+                v-for="side in SIDES"
+                :key="side"
+                :value="valueOf(row, side)"
+                :label="`${row.function}, ${SIDE_WORDS[side]} (${word})`"
+                :units="rig.review.units"
+                :is-wrong="problems[row.channel]?.path.endsWith(side) ?? false"
+                @change="type(row, side, $event)"
+                @next="next"
+                @paste="paste(row, side, $event)"
+              />
+            </span>
+            <span class="ruler-cell" role="cell"
+              ><TravelRuler
+                :target="row.target"
+                :read="row.reading"
+                :after="row.solution && row.state !== 'confirmed' && row.state !== 'set' ? row.solution.predicted : null"
+                :safe="row.safe"
+                :label="`${row.function}: target ${figure(row.target.lo)}, ${figure(row.target.mid)}, ${figure(row.target.hi)} µs${row.reading ? `; read ${figure(row.reading.lo)}, ${figure(row.reading.mid)}, ${figure(row.reading.hi)} µs` : ''}`"
+            /></span>
+            <span class="value ends" role="cell"
+              ><span>{{ figure(settingOf(row).lo_pct) }} <small>%</small></span
+              ><span>{{ figure(settingOf(row).hi_pct) }} <small>%</small></span></span
+            >
+            <span class="value" role="cell"
+              ><small class="only-phone muted">sub-trim </small>{{ row.centres ? figure(settingOf(row).subtrim, 2) : '–' }}</span
+            >
+            <span class="state" role="cell"
+              ><StateMark :state="STATES[row.state][0]" /><small>{{ STATES[row.state][1] }}</small></span
+            >
+            <span v-if="problems[row.channel]" class="wide problem" role="cell"
+              ><span role="alert">{{ problems[row.channel]?.message }}</span></span
+            >
+            <span v-else-if="row.explanation" class="wide band" role="cell">{{ row.explanation }}</span>
+            <span v-else-if="row.state !== 'open'" class="wide more" role="cell">
+              <b>{{ STATES[row.state][1] }}</b>: <template v-if="row.state === 'confirmed'">within {{ figure(row.residue_us) }} µs</template>
+              <template v-else-if="row.state === 'set'">the settings were entered</template>
+              <template v-else-if="row.solution"
+                >{{ figure(row.residue_us) }} µs off now; will give
+                <b class="value"
+                  >{{ shown(row.solution.predicted.lo) }} / {{ shown(row.solution.predicted.mid) }} / {{ shown(row.solution.predicted.hi) }}
+                  {{ word }}</b
+                ></template
+              >
+              <template v-if="row.now.reversed"> · reversed in the handset</template>
+              <button type="button" class="link-button small" :aria-label="`Reverse ${row.function}`" @click="take([row.channel], [row.channel])">
+                moves the wrong way
+              </button>
+              <button v-if="canCopy(row)" type="button" class="link-button small" @click="copy(row)">same for the other sticks</button>
+            </span>
+            <span v-if="row.hidden" class="wide muted small" role="cell">{{ row.hidden }}</span>
+          </div>
         </div>
         <div v-if="offered.length > 0" class="band take">
           <p>
@@ -306,7 +322,7 @@ const settingOf = (row: TravelRowView) => (row.solution && ['solved', 'residue']
 }
 .line {
   display: grid;
-  grid-template-columns: 1.4rem minmax(6rem, 1fr) auto minmax(150px, 1.4fr) 4.4rem 3.4rem 5.2rem;
+  grid-template-columns: 1.2rem 5.6rem 15.6rem minmax(120px, 1fr) 5rem 3.2rem 1.5rem;
   gap: 0.2rem 0.7rem;
   align-items: center;
   border-bottom: 1px solid var(--line);
@@ -345,7 +361,16 @@ const settingOf = (row: TravelRowView) => (row.solution && ['solved', 'residue']
 .ends small {
   color: var(--muted);
 }
+.state small,
+.only-phone {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
 .state {
+  position: relative;
   display: flex;
   gap: 0.35rem;
   align-items: center;
@@ -383,7 +408,7 @@ const settingOf = (row: TravelRowView) => (row.solution && ['solved', 'residue']
 }
 @media (max-width: 1180px) {
   .line {
-    grid-template-columns: 1.4rem minmax(5rem, 1fr) auto 4.4rem 3.4rem 5.2rem;
+    grid-template-columns: 1.2rem minmax(5rem, 1fr) 15.6rem 5rem 3.2rem 1.5rem;
   }
   .ruler-cell {
     grid-column: 2 / -1;
@@ -418,9 +443,17 @@ const settingOf = (row: TravelRowView) => (row.solution && ['solved', 'residue']
   }
   .ends {
     grid-row: 4;
+    align-items: baseline;
     grid-column: 1 / 3;
     flex-direction: row;
     gap: 0.8rem;
+  }
+  .state small,
+  .only-phone {
+    position: static;
+    width: auto;
+    height: auto;
+    clip-path: none;
   }
   .state {
     grid-row: 1;

@@ -69,6 +69,7 @@ async function ask(): Promise<void> {
 const isWrong = (key: string) => wrong.value !== '' && (wrong.value === key || wrong.value.split('.').includes(key))
 
 async function use(slug: string): Promise<void> {
+  if (tool.value?.draft) localStorage.setItem(`linguator.travel.${slug}`, JSON.stringify(tool.value.draft(answers.value)))
   const change = answer.value ? tool.value?.change?.(answers.value, answer.value) : null
   try {
     if (change) {

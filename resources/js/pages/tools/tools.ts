@@ -24,6 +24,8 @@ export interface Tool {
   question: (answers: Answers) => Record<string, unknown>
   /** The step of a rig where the same is done. */
   step: string
+  /** Readings it leaves in the rig's travel table, by channel, to be looked at there. */
+  draft?: (answers: Answers) => Record<string, { lo: number; mid: number; hi: number }>
   /** What it would change in a rig, if anything. */
   change?: (answers: Answers, answer: Record<string, unknown>) => { text: string; set: Record<string, unknown> } | null
 }
@@ -122,6 +124,7 @@ export const TOOLS: Tool[] = [
         ['true', 'has a spring'],
         ['false', 'has none'],
       ]),
+      number('channel', 'It rides on channel', '1'),
     ],
     question: (a) => ({
       handset: { ...numbers(a, ['max_pct', 'step_pct', 'subtrim_step']), subtrim_model: a.model },
@@ -135,6 +138,7 @@ export const TOOLS: Tool[] = [
         },
       ],
     }),
+    draft: (a) => ({ [String(Number(a.channel))]: { lo: Number(a.lo), mid: Number(a.mid), hi: Number(a.hi) } }),
   },
   {
     key: 'thresholds',

@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+use Linguator\Core\Channel\Assignment;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Rig\BindChange;
+use Linguator\Core\Rig\HandsetReview;
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Rig\RigReview;
+use Linguator\Core\Rig\TravelChange;
+use Linguator\Core\Rig\TravelDrafts;
+use Linguator\Core\Rig\TravelReview;
+use Linguator\Core\Tests\DemoRigs;
+use Linguator\Core\Travel\Reading;
+use Linguator\Core\Travel\SubtrimModel;
+
+/** @param  array<string, mixed>  $set */
+function patched(RigDocument $rig, array $set): RigDocument
+{
+    return DemoRigs::changed($rig, RigPatch::of((array) json_decode(json_encode($set))));
+}
+
+function travelOf(RigDocument $rig, array $drafts = []): TravelReview
+{
+    return new TravelReview($rig, (new RigReview($rig))->chain(), TravelDrafts::of($rig, (array) json_decode(json_encode($drafts)))->sound);
+}
+
+function stateOf(RigDocument $rig, string $step): string
+{
+    return array_column(DemoRigs::review($rig)['steps'], 'state', 'key')[$step];
+}
+
+it('cuts the tiny glider to 78.1 %, and stops until it is cut', function () {
+    $rig = DemoRigs::get('sanderling');
+    expect(stateOf($rig, 'travel'))->toBe('stop');
+    $solution = travelOf($rig)->row(1)->solution();
+    expect($solution->settings->loPct)->toBe(78.1)->and($solution->settings->hiPct)->toBe(78.1);
+    expect(travelOf($rig)->row(1)->findings()[0]->code)->toBe('T1');
+
+    $rig = DemoRigs::changed($rig, (new TravelChange($rig))->take(travelOf($rig), [1]));
+    expect(travelOf($rig)->row(1)->state())->toBe('set')->and(stateOf($rig, 'travel'))->toBe('attention');
+
+    $rig = DemoRigs::changed($rig, (new TravelChange($rig))->reading(1, Reading::of(1100, 1500, 1900), 0.5, 'servo tester', '2026-11-22T10:00:00Z'));
+    expect(travelOf($rig)->row(1)->state())->toBe('confirmed');
+
+    // The other two on the same gimbals get the same ends; each is still to be read.
+    $rig = DemoRigs::changed($rig, (new TravelChange($rig))->copy(1, [2, 4]));
+    expect(travelOf($rig)->row(2)->now()->loPct)->toBe(78.1)->and(travelOf($rig)->row(2)->state())->toBe('open');
+});
+
+it('says what explains a second reading that is not as predicted', function (float $lo, float $mid, float $hi, string $says, ?string $model) {
+    $rig = DemoRigs::get('dunlin');
+    $rig = DemoRigs::changed($rig, (new TravelChange($rig))->take(travelOf($rig), [4]));
+    $rig = DemoRigs::changed($rig, (new TravelChange($rig))->reading(4, Reading::of($lo, $mid, $hi), null, '', '2026-11-24T10:00:00Z'));
+    $row = travelOf($rig)->row(4)->toArray();
+    expect($row['state'])->toBe('residue')->and($row['explanation'])->toContain($says)->and($row['explains_model'])->toBe($model);
+})->with([
+    // Set: 94.3 / 101.2 %, sub-trim −18, read before at 100 / 100, 0 as 988 / 1518 / 2012.
+    'nothing was entered' => [988, 1518, 2012, 'old settings', null],
+    'the sub-trim with the other sign' => [1036.2, 1536, 2035.9, 'other sign', null],
+    'the ends the wrong way round' => [963.6, 1500, 1965.8, 'wrong way round', null],
+    'a sub-trim that moves only the centre' => [1018.2, 1500, 2017.9, 'moves only the centre', 'pivot'],
+]);
+
+it('writes the sub-trim model on the rig\'s own copy of the card', function () {
+    $rig = DemoRigs::get('dunlin');
+    $changed = DemoRigs::changed($rig, (new TravelChange($rig))->model(SubtrimModel::Pivot));
+    expect($changed->cards[0]->node()->node('scale')->text('subtrim_model'))->toBe('pivot')->and($rig->cards[0]->node()->node('scale')->text('subtrim_model'))->toBe('after');
+});
+
+it('turns a direction round and says where reversals hide', function () {
+    $rig = DemoRigs::get('dunlin');
+    $review = new TravelReview($rig, (new RigReview($rig))->chain(), TravelDrafts::reversing($rig, [4])->sound);
+    $rig = DemoRigs::changed($rig, (new TravelChange($rig))->take($review, [4]));
+    expect(travelOf($rig)->row(4)->now()->reversed)->toBeTrue();
+    $channels = array_map(fn ($entry) => ['weight' => -100] + (array) $entry, $rig->node()->node('settings')->items('channels'));
+    expect(travelOf(patched($rig, ['settings.channels' => $channels]))->row(4)->toArray()['hidden'])->toContain('cancel out');
+});
+
+it('follows the school that leaves the handset alone', function () {
+    $rig = patched(DemoRigs::get('dunlin'), ['settings.school' => 'leave']);
+    $travel = travelOf($rig)->toArray();
+    expect(array_unique(array_column($travel['rows'], 'state')))->toBe(['confirmed'])->and($travel['controller_range'])->toBe(['lo' => 1085.0, 'hi' => 2012.0]);
+    // The thresholds still count: it cannot arm as it is.
+    expect(stateOf($rig, 'travel'))->toBe('attention');
+});
+
+it('judges readings while they are typed, one bad row without spoiling the rest', function () {
+    $rig = DemoRigs::get('dunlin');
+    $drafts = TravelDrafts::of($rig, (array) json_decode('{"1":{"lo":1000,"mid":1500,"hi":2000},"3":{"lo":1500,"mid":1400,"hi":2000},"4":{"lo":1e6,"mid":1500,"hi":2000},"2":{"lo":"x","mid":1,"hi":2}}'));
+    expect(array_keys($drafts->sound))->toBe([1])->and(array_map(fn ($problem) => $problem['path'], $drafts->problems))->toBe([3 => 'drafts.3.mid', 4 => 'drafts.4.lo', 2 => 'drafts.2.lo']);
+    expect(travelOf($rig, ['1' => ['lo' => 1000, 'mid' => 1500, 'hi' => 2000]])->row(1)->state())->toBe('confirmed');
+});
+
+it('never arms the mapping craft before the throttle or its threshold is mended', function () {
+    $rig = DemoRigs::get('dunlin');
+    expect(DemoRigs::review($rig)['travel']['thresholds']['arms'])->toBeFalse();
+    $mended = patched($rig, ['settings.thresholds' => ['low' => 1095]]);
+    expect(DemoRigs::review($mended)['travel']['thresholds']['arms'])->toBeTrue();
+});
+
+it('gives the recipe of exactly these two boxes', function () {
+    $steps = array_column(DemoRigs::review(DemoRigs::get('avocet'))['bind'][0]['recipe'], 'text');
+    expect(implode(' ', $steps))->toContain('bind plug into Tarn T7')->toContain('stores its failsafe now: throttle low')->toContain('bind plug out of Tarn T7');
+    $mote = DemoRigs::review(DemoRigs::get('sanderling'))['bind'][0]['recipe'];
+    expect(array_values(array_filter(array_column($mote, 'seconds'))))->toEqual([10]);
+    expect(DemoRigs::review(DemoRigs::get('oystercatcher'))['bind'])->toHaveCount(2);
+});
+
+it('says to step back before anything else after a try too close', function () {
+    $rig = patched(DemoRigs::get('sanderling'), ['attempts' => [['hop' => 1, 'variant' => 'auto', 'channel_mode' => 'as it is', 'distance_m' => 0.3, 'bound' => false]]]);
+    $hop = DemoRigs::review($rig)['bind'][0];
+    expect($hop['because'])->toBe('0.3 m is too close: repeat at 2 m before changing anything else.')->and($hop['next']['variant'])->toBe('auto');
+});
+
+it('takes only attempts that this rig can make', function (array $told, string $path) {
+    $rig = DemoRigs::get('avocet');
+    expect(fn () => (new BindChange($rig, (new RigReview($rig))->bind()))->attempt($told, '2026-11-24T10:00:00Z'))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe($path));
+})->with([
+    'another hop' => [['hop' => 2, 'variant' => 'auto'], 'attempt.hop'],
+    'a protocol neither end has' => [['hop' => 1, 'variant' => 'k1', 'channel_mode' => 'as it is', 'distance_m' => 2, 'bound' => true], 'attempt.variant'],
+    'another key' => [['hop' => 1, 'variant' => 'auto', 'channel_mode' => 'as it is', 'distance_m' => 2, 'bound' => true, 'luck' => 1], 'attempt.luck'],
+]);
+
+it('makes a bind stale when what it depends on changes, and whole again when that is taken back', function () {
+    $rig = DemoRigs::get('avocet');
+    expect(stateOf($rig, 'bind'))->toBe('done');
+    $other = patched($rig, ['settings.receiver_number' => 8]);
+    expect(stateOf($other, 'bind'))->toBe('attention')->and(stateOf(patched($other, ['settings.receiver_number' => 7]), 'bind'))->toBe('done');
+});
+
+it('finds a switch that misses its window, two functions on one channel, and a reserved one', function () {
+    $rig = DemoRigs::get('dunlin');
+    expect(stateOf($rig, 'switches'))->toBe('done');
+    $missed = patched($rig, ['settings.windows' => [['name' => 'arm', 'channel' => 5, 'lo' => 1700, 'hi' => 1990, 'wanted' => [2]]]]);
+    expect(stateOf($missed, 'switches'))->toBe('attention');
+    $armed = patched($rig, ['settings.failsafe' => [['hop' => 1, 'mode' => 'stored', 'stored_us' => [1500, 1500, 988, 1500, 2012]]]]);
+    expect(stateOf($armed, 'switches'))->toBe('stop');
+    $twice = patched($rig, ['craft.functions' => [['function' => 'arm', 'channel' => 5], ['function' => 'mode', 'channel' => 5]], 'settings.switches' => [['function' => 'arm', 'channel' => 5], ['function' => 'mode', 'channel' => 5]]]);
+    $review = DemoRigs::review($twice)['switches'];
+    expect(array_column($review['findings'], 'code'))->toBe(['S5'])->and($review['proposal']['moves'])->toBe([['function' => 'mode', 'from' => 5, 'to' => 6]]);
+    $reserved = patched(DemoRigs::get('oystercatcher'), ['settings.switches' => [['function' => 'light', 'channel' => 5]]]);
+    expect(array_column(DemoRigs::review($reserved)['switches']['findings'], 'code'))->toContain('S6');
+});
+
+it('moves as little as possible to put channels right', function (array $functions, array $reserved, int $channels, ?array $moves) {
+    $told = array_map(fn (string $function, int $channel): array => ['function' => $function, 'channel' => $channel], array_keys($functions), $functions);
+    $assignment = new Assignment($told, $reserved, $channels);
+    expect($assignment->moves())->toBe($moves);
+    if ($moves !== null) {
+        $to = array_column($moves, 'to', 'function');
+        $moved = array_map(fn (array $entry): array => ['channel' => $to[$entry['function']] ?? $entry['channel']] + $entry, $told);
+        expect((new Assignment($moved, $reserved, $channels))->clashes())->toBe([]);
+    }
+})->with([
+    'nothing wrong' => [['throttle' => 3, 'arm' => 5, 'mode' => 6], [5 => 'arm'], 8, []],
+    'a stranger on the reserved channel' => [['flap' => 5, 'gear' => 6], [5 => 'arm'], 8, [['function' => 'flap', 'from' => 5, 'to' => 7]]],
+    'arm goes home, the stranger makes room' => [['flap' => 5, 'arm' => 6], [5 => 'arm'], 8, [['function' => 'flap', 'from' => 5, 'to' => 6], ['function' => 'arm', 'from' => 6, 'to' => 5]]],
+    'beyond what gets through' => [['camera' => 12], [], 8, [['function' => 'camera', 'from' => 12, 'to' => 5]]],
+    'no room' => [['a' => 5, 'b' => 5, 'c' => 5], [], 6, null],
+]);
+
+it('draws the budget of the pulse train in the airboat, and mends it by holding what is unused', function () {
+    $train = DemoRigs::review(DemoRigs::get('mudlark'))['timing']['trains'][0];
+    expect($train['budget']['verdict'])->toBe('ambiguous')->and($train['budget']['worst_sync_us'])->toEqual(1904)
+        ->and($train['budget']['remedies']['hold_unused']['sound'])->toBeTrue()->and($train['used'])->toBe(2);
+});
+
+it('holds this chain against its alternatives', function () {
+    $timing = DemoRigs::review(DemoRigs::get('avocet'))['timing'];
+    $labels = array_column($timing['alternatives'], 'what');
+    expect($labels)->toContain('tarn-a, 22 ms')->and(implode(' ', $labels))->toContain('16 × 11-bit');
+    foreach ($timing['alternatives'] as $other) {
+        expect($other['ms']['mean'] + $other['gain_ms'])->toEqualWithDelta($timing['latency']['ms']['mean'], 0.011);
+    }
+});
+
+it('knows the clash of two memories with one receiver number', function () {
+    $rig = DemoRigs::get('avocet');
+    $items = fn (array $other): array => array_column((new HandsetReview($rig, [$other]))->items(), 'warning', 'key');
+    expect($items(['name' => 'Ruff', 'memory' => 9, 'receiver_number' => 7])['receiver_number'])->toContain('Ruff')
+        ->and($items(['name' => 'Ruff', 'memory' => 4, 'receiver_number' => 7])['receiver_number'])->toBeNull()
+        ->and($items(['name' => 'Ruff', 'memory' => 4, 'receiver_number' => 2])['memory'])->toContain('Ruff');
+    $alarm = array_column((new HandsetReview($rig))->items(), 'text', 'key')['alarm'];
+    expect($alarm)->toContain('Alarm at 9 V, meter from 8.4 to 10.95 V');
+});
+
+it('puts what was set and proven on the sheet', function () {
+    $rows = [];
+    foreach (DemoRigs::review(DemoRigs::get('avocet'))['sheet'] as $section) {
+        $rows[$section['title']] = array_column($section['rows'], 'value', 'label');
+    }
+    expect($rows['Travel in the handset']['2 elevator'])->toBe('87.1 / 88.7 %, sub-trim -4, reversed')
+        ->and($rows['Binding']['Brack M4 to Tarn T7'])->toBe('tarn-b, at 2 m')
+        ->and($rows['Proven']['Travel'])->toBe('every stick read')
+        ->and($rows['Switches']['flap on R2'])->toContain('1500');
+});
