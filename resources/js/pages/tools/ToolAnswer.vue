@@ -4,6 +4,7 @@ import type { BindLadderAnswer } from '@/api/generated/bind-ladder.out'
 import type { Finding } from '@/api/generated/finding'
 import type { LatencyAnswer } from '@/api/generated/latency.out'
 import type { OrderAnswer } from '@/api/generated/order.out'
+import type { PercentAnswer } from '@/api/generated/percent.out'
 import type { PowerAnswer } from '@/api/generated/power.out'
 import type { RangeAnswer } from '@/api/generated/range.out'
 import type { RatesAnswer } from '@/api/generated/rates.out'
@@ -33,6 +34,7 @@ const tune = as<TuneAnswer>()
 const thresholds = as<ThresholdsAnswer>()
 const levels = as<SwitchAnswer>()
 const rates = as<RatesAnswer>()
+const percent = as<PercentAnswer>()
 const train = as<TrainBudget>()
 const latency = as<LatencyAnswer>()
 const power = as<PowerAnswer>()
@@ -151,6 +153,10 @@ const WORDS = { ok: 'fits', note: 'fits', check: 'check', fix: 'mend', stop: 'st
         </p>
       </div>
     </div>
+
+    <p v-else-if="tool === 'percent'" class="big">
+      set <b class="value">{{ figure(percent.percent, 2) }} %</b> there; both send <span class="value">{{ figure(percent.us) }} µs</span>
+    </p>
 
     <TrainAnswer
       v-else-if="tool === 'pulse-train'"

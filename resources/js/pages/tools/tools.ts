@@ -219,6 +219,18 @@ export const TOOLS: Tool[] = [
     question: (a) => numbers(a, ['rate_pct', 'expo_pct', 'us_per_100', 'centre']),
   },
   {
+    key: 'percent',
+    title: 'Percent between handsets',
+    line: 'the same throw on another scale',
+    step: 'travel',
+    fields: [
+      number('percent', 'Set now', '100', '%'),
+      number('from_us_per_100', 'where 100 % is', '512', 'µs'),
+      number('to_us_per_100', 'On the other 100 % is', '400', 'µs'),
+    ],
+    question: (a) => numbers(a, ['percent', 'from_us_per_100', 'to_us_per_100']),
+  },
+  {
     key: 'pulse-train',
     title: 'Pulse train',
     line: 'does the frame leave room for its gap',
