@@ -6,8 +6,10 @@ use App\Http\Controllers\AliasController;
 use App\Http\Controllers\CardController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\RigBindController;
+use App\Http\Controllers\RigCheckController;
 use App\Http\Controllers\RigController;
 use App\Http\Controllers\RigDocumentController;
+use App\Http\Controllers\RigFailsafeController;
 use App\Http\Controllers\RigHistoryController;
 use App\Http\Controllers\RigOrderController;
 use App\Http\Controllers\RigPlanController;
@@ -44,6 +46,10 @@ Route::prefix('api/v1')->group(function (): void {
     Route::post('rigs/{rig}/travel/take', [RigTravelController::class, 'take']);
     Route::post('rigs/{rig}/travel/copy', [RigTravelController::class, 'copy']);
     Route::post('rigs/{rig}/travel/model', [RigTravelController::class, 'model']);
+    Route::post('rigs/{rig}/failsafe', [RigFailsafeController::class, 'set']);
+    Route::post('rigs/{rig}/failsafe/test', [RigFailsafeController::class, 'test']);
+    Route::post('rigs/{rig}/checks', [RigCheckController::class, 'check']);
+    Route::post('rigs/{rig}/sign-off', [RigCheckController::class, 'signOff']);
     Route::post('rigs/{rig}/bind', [RigBindController::class, 'attempt']);
     Route::post('rigs/{rig}/bind/proof', [RigBindController::class, 'proof']);
 

@@ -25,7 +25,7 @@ it('answers the worked cases', function (string $verb, stdClass $case) {
     $answer = Json::decode(Json::compact($ask()));
     $schemas->check($answer, "verbs/$verb.out.json");
     expect(Golden::difference($case->out, $answer, (array) ($case->tolerance ?? [])))->toBeNull();
-})->with(fn () => Golden::cases('order', 'movement', 'power', 'plan', 'tune', 'thresholds', 'switch', 'pulse-train', 'latency', 'range', 'bind-ladder'));
+})->with(fn () => Golden::cases('order', 'movement', 'power', 'plan', 'tune', 'thresholds', 'switch', 'pulse-train', 'latency', 'range', 'bind-ladder', 'failsafe'));
 
 it('finds a fault in a case, so that the comparison above means something', function () {
     $difference = Golden::difference((object) ['full_v' => 12.6, 'findings' => ['M2:fix']], ['full_v' => 12.7, 'findings' => []], []);

@@ -8,7 +8,7 @@ const LAYERS = [
     ['Wire', 'Channel', 'Travel', 'Switching', 'Bind'],
     ['Gear'],
     ['Chain'],
-    ['Rig', 'Sheet', 'Search'],
+    ['Rig', 'Failsafe', 'Readiness', 'Sheet', 'Search'],
     ['Verb'],
 ];
 

@@ -12,4 +12,16 @@ enum Severity: string
     case Check = 'check';
     case Fix = 'fix';
     case Stop = 'stop';
+
+    /** How bad it is, for finding the worst. */
+    public function weight(): int
+    {
+        return match ($this) {
+            self::Ok => 0,
+            self::Note => 1,
+            self::Check => 2,
+            self::Fix => 3,
+            self::Stop => 4,
+        };
+    }
 }

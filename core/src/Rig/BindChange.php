@@ -6,6 +6,7 @@ namespace Linguator\Core\Rig;
 
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Excerpt;
+use Linguator\Core\Readiness\CheckKind;
 
 /** Changes the bind step makes to a rig's document. */
 final readonly class BindChange
@@ -66,14 +67,6 @@ final readonly class BindChange
             throw DocumentError::at('hop', "Found hop $hop; this rig has ".count($this->bind->toArray()).'.', 'no_such_hop');
         }
 
-        return RigPatch::of(['checks' => [...$this->rig->node()->items('checks'), (object) [
-            'check' => 'bind',
-            'hop' => $hop,
-            'result' => $passed ? 'pass' : 'fail',
-            'expected' => 'the light changes when the handset goes off, and returns when it comes on',
-            'observed' => $passed ? 'it does' : 'it does not',
-            'at' => $at,
-            'made_with' => (object) $this->bind->settingsNow($hop),
-        ]]]);
+        return (new CheckChange($this->rig))->made(CheckKind::Bind, $hop, $passed, null, $passed ? 'it does' : 'it does not', null, $at);
     }
 }

@@ -46,23 +46,9 @@ final readonly class BindReview
         return array_map($this->hop(...), array_keys($this->hops));
     }
 
-    /** @return array<string, mixed> What a bind is made with, hop by hop counted from 1. */
-    public function settingsNow(int $hop): array
-    {
-        $joint = $this->hops[$hop - 1] ?? null;
-        $mode = $joint->link['channel_mode'] ?? null;
-
-        return [
-            'receiver' => $joint?->to->id(),
-            'variant' => $joint === null ? null : ($this->rig->settings()->textOrNull('variant') ?? $joint->via),
-            'channel_mode' => $this->rig->settings()->textOrNull('channel_mode') ?? (is_string($mode) ? $mode : null),
-            'receiver_number' => $this->rig->settings()->intOrNull('receiver_number'),
-        ];
-    }
-
     public function proof(int $k): CheckState
     {
-        return CheckState::of($this->rig, 'bind', $k + 1, $this->settingsNow($k + 1));
+        return CheckState::of($this->rig, 'bind', $k + 1);
     }
 
     /** @return array<string, mixed> */

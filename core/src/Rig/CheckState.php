@@ -12,39 +12,54 @@ use Linguator\Core\Document\Node;
  */
 final readonly class CheckState
 {
-    private const NAMES = [
-        'order' => "the handset's order",
-        'controller_order' => "the controller's order",
-        'remap' => 'remapping in the module',
-        'plugs' => 'where the plugs go',
-        'receiver' => 'the receiver',
-        'receiver_number' => 'the receiver number',
-        'variant' => 'the protocol',
-        'channel_mode' => 'how many channels are sent',
-    ];
-
     /**
      * @param  string  $state  open, holds, stale or failed.
      * @param  list<string>  $reasons  Why it is stale.
      */
-    private function __construct(public string $state, public ?string $at, public ?string $observed, public array $reasons)
-    {
+    private function __construct(
+        public string $state,
+        public ?string $at = null,
+        public ?string $by = null,
+        public ?string $observed = null,
+        public array $reasons = [],
+    ) {
     }
 
-    /** @param  array<string, mixed>  $now  The settings such a check depends on, as they are. */
-    public static function of(RigDocument $rig, string $kind, ?int $hop, array $now): self
+    /** The latest check of a kind; of a hop, if one is named. */
+    public static function of(RigDocument $rig, string $kind, ?int $hop = null): self
     {
         $last = null;
         foreach ($rig->node()->nodes('checks') as $check) {
             $last = $check->text('check') === $kind && ($hop === null || ($check->intOrNull('hop') ?? 1) === $hop) ? $check : $last;
         }
         if ($last === null) {
-            return new self('open', null, null, []);
+            return new self('open');
         }
-        $reasons = self::reasons($last->node('made_with'), $now);
+        $reasons = self::reasons($rig, $last->node('made_with'), $hop ?? 1);
         $state = $last->text('result') === 'fail' ? 'failed' : ($reasons === [] ? 'holds' : 'stale');
 
-        return new self($state, $last->textOrNull('at'), $last->textOrNull('observed'), $reasons);
+        return new self($state, $last->textOrNull('at'), $last->textOrNull('by'), $last->textOrNull('observed'), $reasons);
+    }
+
+    /**
+     * A state that is not that of a check: of what was set, or of a sign-off.
+     *
+     * @param  list<string>  $reasons
+     */
+    public static function told(string $state, ?string $at, ?string $by = null, ?string $observed = null, array $reasons = []): self
+    {
+        return new self($state, $at, $by, $observed, $reasons);
+    }
+
+    /** @return list<string> Why something made with these settings holds no longer. */
+    public static function reasons(RigDocument $rig, ?Node $madeWith, int $hop = 1): array
+    {
+        if ($madeWith === null || get_object_vars($madeWith->value) === []) {
+            return ['it was made with settings nobody recorded'];
+        }
+        $settings = new DependentSettings($rig);
+
+        return array_map(static fn (string $key): string => $settings->reason($key, $madeWith, $hop), $settings->differences($madeWith, $hop));
     }
 
     public function holds(): bool
@@ -52,28 +67,9 @@ final readonly class CheckState
         return $this->state === 'holds';
     }
 
-    /** @return array{state: string, at: string|null, observed: string|null, reasons: list<string>} */
+    /** @return array{state: string, at: string|null, by: string|null, observed: string|null, reasons: list<string>} */
     public function toArray(): array
     {
-        return ['state' => $this->state, 'at' => $this->at, 'observed' => $this->observed, 'reasons' => $this->reasons];
-    }
-
-    /**
-     * @param  array<string, mixed>  $now
-     * @return list<string>
-     */
-    private static function reasons(?Node $madeWith, array $now): array
-    {
-        if ($madeWith === null) {
-            return ['it was made with settings nobody recorded'];
-        }
-        $reasons = [];
-        foreach ($now as $key => $value) {
-            if ($madeWith->has($key) && ! RigPatch::same($madeWith->get($key), $value)) {
-                $reasons[] = (self::NAMES[$key] ?? $key).' changed'.(is_string($value) && is_string($madeWith->get($key)) ? " from {$madeWith->get($key)} to $value" : '');
-            }
-        }
-
-        return $reasons;
+        return ['state' => $this->state, 'at' => $this->at, 'by' => $this->by, 'observed' => $this->observed, 'reasons' => $this->reasons];
     }
 }

@@ -69,7 +69,7 @@ final class OrderObservation
             'expected' => implode(', ', $expected),
             'observed' => implode(', ', $observed),
             'at' => $at,
-            'made_with' => (object) $order->settingsNow(),
+            'made_with' => $order->settingsNow(),
         ];
     }
 }

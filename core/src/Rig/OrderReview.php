@@ -16,6 +16,7 @@ use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Controller;
 use Linguator\Core\Gear\Module;
 use Linguator\Core\Gear\ServoSet;
+use Linguator\Core\Readiness\CheckKind;
 
 /** The order of the four sticks through a rig as it is set now. */
 final readonly class OrderReview
@@ -91,23 +92,13 @@ final readonly class OrderReview
 
     public function proof(): CheckState
     {
-        return CheckState::of($this->rig, 'order', null, $this->settingsNow());
+        return CheckState::of($this->rig, 'order');
     }
 
-    /** @return array<string, mixed> The settings an order check is made with. */
-    public function settingsNow(): array
+    /** The settings an order check is made with. */
+    public function settingsNow(): \stdClass
     {
-        $remap = new \stdClass;
-        foreach ($this->modules as $entry) {
-            $remap->{$entry['module']->id} = $entry['on'];
-        }
-
-        return [
-            'order' => $this->rig->handsetOrder()?->toString(),
-            'controller_order' => $this->reader?->controller === null ? null : $this->reader->order->toString(),
-            'remap' => $remap,
-            'plugs' => $this->rig->settings()->textOrNull('plugs') ?? 'labels',
-        ];
+        return (new DependentSettings($this->rig))->record(CheckKind::Order->dependsOn());
     }
 
     /** @return array<string, mixed> */

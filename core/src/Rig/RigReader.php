@@ -62,6 +62,33 @@ final readonly class RigReader
         return $rig;
     }
 
+    /**
+     * A rig inside another document that has passed its schema already: its chain must hold whole cards.
+     *
+     * @throws DocumentError below the place given.
+     */
+    public static function whole(mixed $document, string $place): RigDocument
+    {
+        if (! $document instanceof \stdClass) {
+            throw DocumentError::at($place, 'Found '.Excerpt::of($document).'; expected a rig document.', 'not_an_object');
+        }
+        foreach (is_array($document->chain ?? null) ? array_values($document->chain) : [] as $k => $card) {
+            if (! $card instanceof \stdClass) {
+                throw DocumentError::at("$place.chain.$k", 'Found '.Excerpt::of($card).'; expected a whole card: no shelf is at hand here.', 'not_a_card');
+            }
+        }
+        $rig = RigDocument::of($document);
+        foreach ($rig->cards as $k => $card) {
+            try {
+                CardRules::check($card);
+            } catch (DocumentError $error) {
+                throw $error->inside("$place.chain.$k");
+            }
+        }
+
+        return $rig;
+    }
+
     private function fromYaml(string $text): mixed
     {
         $documents = Yaml::decodeAll($text);

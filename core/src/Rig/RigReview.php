@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Rig;
 
+use Linguator\Core\Failsafe\FailsafeReview;
+use Linguator\Core\Readiness\ReadinessReview;
 use Linguator\Core\Sheet\SetupSheet;
 
 /** Everything the screens show of a rig, computed from its document. */
@@ -21,6 +23,10 @@ final readonly class RigReview
 
     private SwitchReview $switches;
 
+    private FailsafeReview $failsafe;
+
+    private ReadinessReview $readiness;
+
     private RigState $state;
 
     /** @param  list<array{name: string, memory: int|string|null, receiver_number: int|null}>  $others  Rigs of the same handset. */
@@ -32,7 +38,9 @@ final readonly class RigReview
         $this->bind = new BindReview($rig, $this->chain);
         $this->travel = new TravelReview($rig, $this->chain);
         $this->switches = new SwitchReview($rig, $this->chain);
-        $this->state = new RigState($this->chain, $this->order, $this->wiring, $this->bind, $this->travel, $this->switches);
+        $this->failsafe = new FailsafeReview($rig);
+        $this->readiness = new ReadinessReview($rig, $this->chain, $this->wiring, $this->travel, $this->switches, $this->failsafe);
+        $this->state = new RigState($this->chain, $this->order, $this->wiring, $this->bind, $this->travel, $this->switches, $this->failsafe, $this->readiness);
     }
 
     public function order(): OrderReview
@@ -48,6 +56,16 @@ final readonly class RigReview
     public function bind(): BindReview
     {
         return $this->bind;
+    }
+
+    public function failsafe(): FailsafeReview
+    {
+        return $this->failsafe;
+    }
+
+    public function readiness(): ReadinessReview
+    {
+        return $this->readiness;
     }
 
     public function travel(): TravelReview
@@ -85,12 +103,14 @@ final readonly class RigReview
             'bind' => $this->bind->toArray(),
             'travel' => $this->travel->toArray(),
             'switches' => $this->switches->toArray(),
+            'failsafe' => (new FailsafeShown($this->rig, $this->failsafe))->toArray(),
+            'readiness' => $this->readiness->toArray(),
             'timing' => (new TimingReview($this->rig, $this->chain))->toArray(),
             'handset' => (new HandsetReview($this->rig, $this->others))->items(),
             'units' => (new RigUnits($this->rig, $this->chain))->toArray(),
             'steps' => $this->state->steps(),
             'next' => $this->state->next(),
-            'sheet' => (new SetupSheet($this->rig, $this->chain, $this->order, $this->wiring, $this->bind, $this->travel, $this->switches))->sections(),
+            'sheet' => (new SetupSheet($this->rig, $this->chain, $this->order, $this->wiring, $this->bind, $this->travel, $this->switches, $this->failsafe, $this->readiness))->sections(),
         ];
     }
 

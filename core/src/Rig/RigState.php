@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Linguator\Core\Rig;
 
 use Linguator\Core\Channel\Letter;
+use Linguator\Core\Failsafe\FailsafeHop;
+use Linguator\Core\Failsafe\FailsafeReview;
 use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Severity;
+use Linguator\Core\Readiness\ReadinessReview;
 
 /** How far a rig has come: the steps in the order of the job, one sentence, and the one next thing to do. */
 final readonly class RigState
@@ -18,6 +21,8 @@ final readonly class RigState
         private BindReview $bind,
         private TravelReview $travel,
         private SwitchReview $switches,
+        private FailsafeReview $failsafe,
+        private ReadinessReview $readiness,
     ) {
     }
 
@@ -31,6 +36,8 @@ final readonly class RigState
             ['key' => 'order', 'title' => 'Order', ...$this->order()],
             ['key' => 'travel', 'title' => 'Travel', ...$this->travel()],
             ['key' => 'switches', 'title' => 'Switches', ...$this->switches()],
+            ['key' => 'failsafe', 'title' => 'Failsafe', ...$this->failsafe()],
+            ['key' => 'check-out', 'title' => 'Check-out', ...$this->checkOut()],
         ];
     }
 
@@ -46,7 +53,7 @@ final readonly class RigState
             }
         }
 
-        return ['severity' => 'done', 'sentence' => 'Joined, wired, bound and set; order proven on '.Day::of($this->order->proof()->at).'.', 'step' => 'path', 'action' => 'Open the sheet'];
+        return ['severity' => 'done', 'sentence' => 'Ready since '.Day::of($this->readiness->signOff()->at).'.', 'step' => 'check-out', 'action' => 'Open the sheet'];
     }
 
     /** @return array{state: string, note: string} */
@@ -205,6 +212,59 @@ final readonly class RigState
         };
     }
 
+    /** @return array{state: string, note: string} */
+    private function failsafe(): array
+    {
+        if (! $this->chain->joins() || $this->failsafe->hops === []) {
+            return ['state' => 'open', 'note' => 'What a lost link does is known once the chain joins.'];
+        }
+        foreach ($this->failsafe->hops as $hop) {
+            $harm = $this->harm($hop);
+            if ($harm !== null && ($hop->isSet() || $this->bind->isBound())) {
+                return ['state' => 'stop', 'note' => "Do not power: $harm"];
+            }
+        }
+        foreach ($this->failsafe->hops as $hop) {
+            if (! $hop->isTested()) {
+                $which = count($this->failsafe->hops) < 2 ? 'the failsafe' : ($hop->next === null ? "the last hop's failsafe" : "the first hop's failsafe");
+
+                return ['state' => $hop->isSet() ? 'attention' : 'open', 'note' => $hop->isSet() || $hop->ways() === [] ? "Test $which: ".lcfirst($hop->lastTest() === null ? 'never tested.' : implode(', ', $hop->testReasons()).'.') : "Set $which, then test it."];
+            }
+        }
+
+        return ['state' => 'done', 'note' => 'Every lost link was tested.'];
+    }
+
+    /** What is wrong with a hop besides that nobody tested it. */
+    private function harm(FailsafeHop $hop): ?string
+    {
+        $first = $hop->next !== null;
+        if ($hop->outcome()->severity() === Severity::Stop) {
+            return $first ? 'the first hop holds on loss.' : 'it holds the last commands on loss.';
+        }
+        foreach ($hop->findings() as $finding) {
+            if ($finding->severity === Severity::Stop && ! in_array($finding->code, ['F6', 'F7'], true)) {
+                return 'failsafe '.lcfirst($finding->message);
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{state: string, note: string} */
+    private function checkOut(): array
+    {
+        $signOff = $this->readiness->signOff();
+        $redo = count($this->readiness->redo());
+
+        return match (true) {
+            $signOff->state === 'holds' => ['state' => 'done', 'note' => 'Signed off on '.Day::of($signOff->at).'.'],
+            $signOff->state === 'stale' => ['state' => 'attention', 'note' => 'No longer signed off: '.implode(', ', $signOff->reasons).'.'],
+            $redo > 0 => ['state' => 'open', 'note' => $redo === 1 ? 'One check to do before it is ready.' : "$redo checks to do before it is ready."],
+            default => ['state' => 'open', 'note' => 'Every check holds: sign it off.'],
+        };
+    }
+
     private function action(string $step): string
     {
         return match ($step) {
@@ -213,6 +273,8 @@ final readonly class RigState
             'bind' => 'Bind it',
             'travel' => 'Set the travel',
             'switches' => 'Set the switches',
+            'failsafe' => 'Open the failsafe',
+            'check-out' => 'Check it out',
             default => $this->order->isRight() ? 'Check the order' : 'Mend the order',
         };
     }

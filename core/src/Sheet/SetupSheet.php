@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Sheet;
 
+use Linguator\Core\Failsafe\FailsafeReview;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Controller;
 use Linguator\Core\Gear\Handset;
 use Linguator\Core\Gear\Module;
 use Linguator\Core\Gear\Receiver;
+use Linguator\Core\Readiness\ReadinessReview;
 use Linguator\Core\Rig\BindReview;
 use Linguator\Core\Rig\ChainReview;
 use Linguator\Core\Rig\CheckState;
 use Linguator\Core\Rig\Day;
+use Linguator\Core\Rig\FailsafeShown;
 use Linguator\Core\Rig\OrderReview;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\SettingNames;
@@ -33,6 +36,8 @@ final readonly class SetupSheet
         private BindReview $bind,
         private TravelReview $travel,
         private SwitchReview $switches,
+        private FailsafeReview $failsafe,
+        private ReadinessReview $readiness,
     ) {
         $this->names = new SettingNames($rig);
     }
@@ -44,7 +49,7 @@ final readonly class SetupSheet
             return [];
         }
         $sections = array_map($this->box(...), $this->rig->boxes);
-        array_push($sections, ...$this->plugs(), ...$this->power(), ...$this->functions(), ...$this->set(), ...$this->switchOn(), ...$this->proven());
+        array_push($sections, ...$this->plugs(), ...$this->power(), ...$this->functions(), ...$this->set(), ...$this->loss(), ...$this->switchOn(), ...$this->proven());
 
         return array_values(array_filter($sections, static fn (array $section): bool => $section['rows'] !== []));
     }
@@ -133,6 +138,20 @@ final readonly class SetupSheet
     }
 
     /** @return list<array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>}> */
+    private function loss(): array
+    {
+        $rows = [];
+        foreach ($this->chain->joins() ? (new FailsafeShown($this->rig, $this->failsafe))->hops() : [] as $hop) {
+            assert(is_int($hop['hop']) && is_string($hop['receiver']) && is_string($hop['mode_says']) && is_string($hop['says']));
+            $state = in_array($hop['severity'], ['ok', 'check'], true) ? 'known' : 'attention';
+            $rows[] = $this->row("loss/{$hop['hop']}/mode", $hop['receiver'], $hop['mode_says'], $hop['is_set'] === true ? 'known' : 'open');
+            $rows[] = $this->row("loss/{$hop['hop']}/says", 'The craft', lcfirst($hop['says']), $state);
+        }
+
+        return [['title' => 'If the link is lost', 'rows' => $rows]];
+    }
+
+    /** @return list<array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>}> */
     private function switchOn(): array
     {
         $rows = [];
@@ -149,26 +168,26 @@ final readonly class SetupSheet
         if (! $this->chain->joins()) {
             return [];
         }
-        [$text, $state] = self::proof($this->order->proof());
-        $binds = [];
-        foreach ($this->bind->toArray() as $k => $hop) {
-            [$bound, $boundState] = self::proof($this->bind->proof($k));
-            $binds[] = $this->row("bind_proof/$k", $k === 0 ? 'Bind' : 'Bind, second hop', $bound, $boundState);
+        $rows = [$this->row('wired', 'Wiring', $this->wiring->isWired() ? 'as above' : 'not yet', $this->wiring->isWired() ? 'known' : 'open')];
+        foreach ($this->readiness->states() as $check) {
+            if ($check['required']) {
+                [$text, $state] = self::proof($check['state']);
+                $hop = $check['hop'] === null || count($this->failsafe->hops) < 2 ? '' : ", hop {$check['hop']}";
+                $rows[] = $this->row("proven/{$check['kind']->value}/{$check['hop']}", $check['kind']->title().$hop, $text, $state);
+            }
         }
+        $signOff = $this->readiness->signOff();
+        $signed = $signOff->at === null ? 'not yet' : Day::of($signOff->at)." by $signOff->by".($signOff->holds() ? '' : '; no longer: '.implode(', ', $signOff->reasons));
+        $rows[] = $this->row('signed', 'Signed off', $signed, $signOff->holds() ? 'known' : ($signOff->at === null ? 'open' : 'attention'));
 
-        return [['title' => 'Proven', 'rows' => [
-            $this->row('wired', 'Wiring', $this->wiring->isWired() ? 'as above' : 'not yet', $this->wiring->isWired() ? 'known' : 'open'),
-            ...$binds,
-            $this->row('order_proof', 'Order', $text, $state),
-            $this->row('travel_proof', 'Travel', $this->travel->isDone() ? 'every stick read' : 'not yet', $this->travel->isDone() ? 'known' : 'open'),
-        ]]];
+        return [['title' => 'Proven', 'rows' => $rows]];
     }
 
     /** @return array{string, string} What to say of a check, and its state. */
     private static function proof(CheckState $proof): array
     {
         return match ($proof->state) {
-            'holds' => ['seen on '.Day::of($proof->at), 'known'],
+            'holds' => [$proof->at === null ? ($proof->observed ?? 'holds') : Day::of($proof->at), 'known'],
             'stale' => ['stale: '.implode(', ', $proof->reasons), 'attention'],
             'failed' => ['failed on '.Day::of($proof->at), 'attention'],
             default => ['not yet', 'open'],

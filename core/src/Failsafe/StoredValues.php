@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Failsafe;
+
+use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Severity;
+use Linguator\Core\Rig\ChannelRecord;
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Travel\Reading;
+
+/** Stored values, seen through today's direction, travel and order: what they make of the throttle and the modes. */
+final readonly class StoredValues
+{
+    private const OFF_SHARE = 0.05;
+
+    private const FULL_SHARE = 0.75;
+
+    private const HOVER_FROM = 0.40;
+
+    /** @param  list<Finding>  $findings */
+    private function __construct(public Outcome $outcome, public string $because, public array $findings = [])
+    {
+    }
+
+    /**
+     * @param  int  $hop  From 1.
+     * @param  list<mixed>  $stored  µs or null, as this receiver puts its channels out.
+     */
+    public static function judge(RigDocument $rig, int $hop, array $stored): self
+    {
+        $way = new ThrottleWay($rig);
+        if (! $way->hasThrottle()) {
+            return new self(Outcome::MotorOffNeutral, 'There is no motor; everything goes where it was stored.');
+        }
+        $channel = $way->receiverChannel($hop);
+        $value = $channel === null ? null : ($stored[$channel - 1] ?? null);
+        if ($channel === null || ! is_numeric($value)) {
+            return new self(Outcome::Unknown, $channel === null ? 'It cannot be told on which channel the throttle rides here.' : "No value is stored for channel $channel, on which the throttle rides.");
+        }
+        $ends = (new ChannelRecord($rig, $way->handsetChannel() ?? $channel))->ends() ?? Reading::of(1000.0, 1500.0, 2000.0);
+        $reversed = (new ChannelRecord($rig, $way->handsetChannel() ?? $channel))->now()->reversed;
+
+        return self::verdict($rig, $hop, $stored, (float) $value, $ends, $reversed);
+    }
+
+    /** @param  list<mixed>  $stored */
+    private static function verdict(RigDocument $rig, int $hop, array $stored, float $value, Reading $ends, bool $reversed): self
+    {
+        $share = ($value - $ends->lo) / ($ends->hi - $ends->lo);
+        $share = $reversed ? 1 - $share : $share;
+        $said = sprintf('%g µs is stored for the throttle, %.0f %% of its stick', $value, $share * 100).($reversed ? ' (reversed)' : '');
+        $holdsPosition = self::holdsPosition($rig);
+        if ($holdsPosition && self::isIn($rig, 'return', $hop, $stored)) {
+            return new self(Outcome::ReturnHome, "The return mode is stored; $said.", $share >= self::HOVER_FROM - 1e-9 ? [] : [new Finding('F2', Severity::Fix,
+                sprintf('The return mode is stored, but the throttle at %.0f %%.', $share * 100), found: sprintf('%g µs', $value), expected: '40 to 60 % of the stick, near hover',
+                why: 'Some controllers sink, or refuse the mode, with the throttle that low.', change: 'Store it again with the throttle stick near hover.')]);
+        }
+        $atCentre = $rig->motorOffAtCentre();
+        $isOff = $atCentre ? abs($value - $ends->mid) <= self::OFF_SHARE * ($ends->hi - $ends->lo) + 1e-9 : $share <= self::OFF_SHARE + 1e-9;
+        if ($isOff) {
+            $arms = $rig->craft()->textOrNull('kind') === 'multirotor' && self::isIn($rig, 'arm', $hop, $stored);
+
+            return new self(Outcome::MotorOffNeutral, "$said: motor off.", $arms ? [new Finding('F3', Severity::Check,
+                'The arm channel is stored armed.', why: 'The craft drops, and may start again on the ground.', change: 'Store the values with the arm switch off, or let the receiver stop its output.')] : []);
+        }
+        $full = $share >= self::FULL_SHARE || ($atCentre && $share <= 1 - self::FULL_SHARE);
+
+        return new self($full ? Outcome::FullThrottle : Outcome::MotorRuns, "$said: the motor runs.", [new Finding('F1', $holdsPosition ? Severity::Fix : Severity::Stop,
+            sprintf('The stored throttle is not motor off: %g µs, %.0f %% of the stick.', $value, $share * 100), found: sprintf('%g µs', $value),
+            expected: $atCentre ? sprintf('%g µs, the middle', $ends->mid) : sprintf('%g µs, low', $reversed ? $ends->hi : $ends->lo),
+            why: 'The motor runs on with nobody in command.', change: $atCentre ? 'Store it again with the throttle stick in the middle.' : 'Store it again with the throttle stick low.')]);
+    }
+
+    private static function holdsPosition(RigDocument $rig): bool
+    {
+        foreach ($rig->cards as $card) {
+            if ($card->kind->value === 'controller' && $card->node()->flag('position_hold')) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Whether the stored values put a window of the controller on.
+     *
+     * @param  list<mixed>  $stored
+     */
+    private static function isIn(RigDocument $rig, string $window, int $hop, array $stored): bool
+    {
+        foreach ($rig->settings()->nodes('windows') as $entry) {
+            $channel = $entry->text('name') === $window ? (new ThrottleWay($rig))->receiverChannelFor($hop, $entry->int('channel')) : null;
+            $value = $channel === null ? null : ($stored[$channel - 1] ?? null);
+            if (is_numeric($value) && $value >= $entry->number('lo') && $value <= $entry->number('hi')) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
