@@ -9,7 +9,7 @@ export const router = createRouter({
     { path: '/shelf/:card?', name: 'shelf', component: () => import('./pages/shelf/ShelfPage.vue'), meta: { title: 'Shelf' } },
     { path: '/rigs/:slug/sheet', name: 'sheet', component: () => import('./pages/sheet/SheetPage.vue'), meta: { title: 'Set-up sheet', bare: true } },
     {
-      path: '/rigs/:slug/:step(path|wiring|bind|order|travel|switches|handset|timing|history)?',
+      path: '/rigs/:slug/:step(path|wiring|bind|order|travel|switches|failsafe|check-out|handset|timing|history)?',
       name: 'rig',
       component: () => import('./pages/rig/RigPage.vue'),
       meta: { title: 'Rig' },

@@ -54,6 +54,7 @@ export interface NextAction {
 
 export interface CraftView {
   kind: string
+  indoors?: boolean
   note?: string
   functions?: { function: string; channel: number }[]
 }
@@ -315,6 +316,58 @@ export interface TimingView {
   }
 }
 
+export interface FailsafeHopView {
+  hop: number
+  receiver: string
+  is_last: boolean
+  mode: string | null
+  mode_says: string
+  outcome: string
+  says: string
+  severity: 'ok' | 'check' | 'fix' | 'stop'
+  because: string
+  findings: Finding[]
+  recommended: string | null
+  recommended_why: string
+  modes: { mode: string; says: string }[]
+  ways: { way: string; says: string }[]
+  is_set: boolean
+  set_by: string | null
+  stored_us: (number | null)[] | null
+  set_at: string | null
+  stale: string[]
+  stored_channels: { channel: number; function: string; safe_us: number }[]
+  tested: boolean
+  test: {
+    safety: string
+    do: string
+    see: string
+    result: 'pass' | 'fail' | null
+    observed: string | null
+    at: string | null
+    by: string | null
+    reasons: string[]
+  }
+}
+
+export interface ReadinessCheck extends CheckStateView {
+  check: string
+  hop: number | null
+  title: string
+  required: boolean
+  expected: string
+  step: string | null
+}
+
+export interface ReadinessView {
+  ready: boolean
+  checks: ReadinessCheck[]
+  redo: { check: string; hop: number | null; because: string }[]
+  stops: string[]
+  sign_off: CheckStateView
+  refused_because: string[]
+}
+
 export interface HandsetItem {
   key: string
   title: string
@@ -327,6 +380,7 @@ export interface HandsetItem {
 export interface CheckStateView {
   state: 'open' | 'holds' | 'stale' | 'failed'
   at: string | null
+  by: string | null
   observed: string | null
   reasons: string[]
 }
@@ -358,6 +412,8 @@ export interface RigReview {
   bind: BindHopView[]
   travel: TravelView
   switches: SwitchesView
+  failsafe: { hops: FailsafeHopView[]; recovery: string }
+  readiness: ReadinessView
   timing: TimingView
   handset: HandsetItem[]
   units: UnitMap
@@ -380,6 +436,7 @@ export interface RigDocument {
     pack?: PackDocument | null
     craft_pack?: PackDocument | null
     stick_mode?: number | null
+    antenna?: string | null
     done?: Record<string, Scalar>
     [key: string]: unknown
   }

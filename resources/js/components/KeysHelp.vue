@@ -7,7 +7,7 @@ onMounted(() => panel.value?.focus())
 
 const keys: [string, string][] = [
   ['/', 'Find anything: a rig, a box, what your manual says'],
-  ['1 – 6', 'In a rig: Path, Wiring, Bind, Order, Travel, Switches'],
+  ['1 – 8', 'In a rig: Path, Wiring, Bind, Order, Travel, Switches, Failsafe, Check-out'],
   ['t', 'In a rig: timing'],
   ['Enter', 'In a table of readings: on to the next'],
   ['h', 'In a rig: its history'],

@@ -11,9 +11,11 @@ import { useKeys } from '@/composables/useKeys'
 import { useNotice } from '@/composables/useNotice'
 import { useRig } from '@/composables/useRig'
 import CouplingPanel from './CouplingPanel.vue'
+import FailsafeStep from './FailsafeStep.vue'
 import HandsetPanel from './HandsetPanel.vue'
 import HistoryPanel from './HistoryPanel.vue'
 import BindStep from './BindStep.vue'
+import CheckOutStep from './CheckOutStep.vue'
 import OrderStep from './OrderStep.vue'
 import PathStep from './PathStep.vue'
 import SwitchesStep from './SwitchesStep.vue'
@@ -179,6 +181,8 @@ useKeys((key, event) => {
           <OrderStep v-else-if="step === 'order'" :rig="rig" :handle="handle" />
           <TravelStep v-else-if="step === 'travel'" :rig="rig" :handle="handle" />
           <SwitchesStep v-else-if="step === 'switches'" :rig="rig" :handle="handle" />
+          <FailsafeStep v-else-if="step === 'failsafe'" :rig="rig" :handle="handle" />
+          <CheckOutStep v-else-if="step === 'check-out'" :rig="rig" :handle="handle" />
           <HandsetPanel v-else-if="step === 'handset'" :rig="rig" :handle="handle" />
           <TimingPanel v-else-if="step === 'timing'" :rig="rig" />
           <HistoryPanel v-else :rig="rig" :handle="handle" @remove="remove" />

@@ -1,0 +1,16 @@
+/** A moment of a document as a day: "3 Nov 2026". */
+export function day(at: string | null | undefined): string {
+  return at ? new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }) : ''
+}
+
+/** As a time of day: "10:31". */
+export function clock(at: string | null | undefined): string {
+  return at ? new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: 'UTC' }) : ''
+}
+
+/** How long ago, in whole days: "today", "3 days ago". */
+export function age(at: string | null | undefined): string {
+  if (!at) return ''
+  const days = Math.floor((Date.now() - new Date(at).getTime()) / 86_400_000)
+  return days <= 0 ? 'today' : days === 1 ? 'yesterday' : days < 60 ? `${days} days ago` : `${Math.round(days / 30)} months ago`
+}

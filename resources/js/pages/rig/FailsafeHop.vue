@@ -1,0 +1,257 @@
+<script setup lang="ts">
+import { computed, reactive, ref, watch } from 'vue'
+import type { FailsafeHopView, RigData } from '@/api/rigs'
+import PulseField from '@/components/PulseField.vue'
+import StateMark from '@/components/StateMark.vue'
+import { age, day } from '@/composables/dates'
+import type { RigHandle } from '@/composables/useRig'
+import { useUnits } from '@/composables/useUnits'
+import FindingLine from './FindingLine.vue'
+
+export interface FailsafeHopProps {
+  hop: FailsafeHopView
+  rig: RigData
+  handle: RigHandle
+}
+const props = defineProps<FailsafeHopProps>()
+
+const MARKS = { ok: 'done', check: 'open', fix: 'attention', stop: 'stop' } as const
+const { word, shown } = useUnits(() => props.rig.review.units)
+const isSetting = ref(false)
+const choice = reactive({ mode: '', way: '' })
+const stored = reactive<Record<number, number | null>>({})
+const seen = ref('')
+const by = ref('')
+
+watch(() => [props.hop.recommended, props.hop.mode, props.hop.hop] as const, open, { immediate: true })
+
+function open(): void {
+  choice.mode = props.hop.recommended ?? props.hop.mode ?? props.hop.modes[0]?.mode ?? ''
+  choice.way = props.hop.set_by ?? props.hop.ways[0]?.way ?? ''
+  for (const entry of props.hop.stored_channels) stored[entry.channel] = props.hop.stored_us?.[entry.channel - 1] ?? entry.safe_us
+}
+
+const how = computed(() => props.hop.ways.find((way) => way.way === choice.way)?.says ?? '')
+const outcomeFindings = computed(() => props.hop.findings.filter((finding) => !['F6', 'F7', 'F8'].includes(finding.code)))
+const untested = computed(() => props.hop.findings.find((finding) => ['F6', 'F7'].includes(finding.code)))
+
+function safe(): void {
+  for (const entry of props.hop.stored_channels) stored[entry.channel] = entry.safe_us
+}
+
+async function set(): Promise<void> {
+  const values: (number | null)[] = []
+  for (const entry of props.hop.stored_channels) values[entry.channel - 1] = stored[entry.channel] ?? null
+  const body = {
+    hop: props.hop.hop,
+    mode: choice.mode,
+    ...(choice.way === '' ? {} : { set_by: choice.way }),
+    ...(choice.mode === 'stored' ? { stored_us: Array.from(values, (value) => value ?? null) } : {}),
+  }
+  if (await props.handle.post('failsafe', body)) isSetting.value = false
+}
+
+async function tested(passed: boolean): Promise<void> {
+  const observed = seen.value.trim() || (passed ? props.hop.test.see : '')
+  if (await props.handle.post('failsafe/test', { hop: props.hop.hop, passed, observed, by: by.value.trim() })) seen.value = ''
+}
+</script>
+
+<template>
+  <section class="hop" :class="hop.severity" :aria-label="`Hop ${hop.hop}`">
+    <header>
+      <StateMark :state="MARKS[hop.severity]" />
+      <div>
+        <h3>{{ rig.review.failsafe.hops.length > 1 ? `Hop ${hop.hop}: ` : '' }}{{ hop.receiver }} hears nothing any more</h3>
+        <p class="says">{{ hop.says }}</p>
+        <p class="muted">{{ hop.because }} <template v-if="!hop.is_set">This is how it is delivered; nothing was set yet.</template></p>
+      </div>
+    </header>
+    <FindingLine v-for="finding in outcomeFindings" :key="finding.code + finding.message" :finding="finding" />
+
+    <div class="set">
+      <p>
+        <b>Should {{ hop.modes.find((mode) => mode.mode === hop.recommended)?.says ?? 'not be used like this' }}.</b> {{ hop.recommended_why }}
+        <span v-if="hop.is_set" class="muted">Set to {{ hop.mode_says }} on {{ day(hop.set_at) }}.</span>
+      </p>
+      <a-button v-if="!isSetting && hop.ways.length > 0" :type="hop.is_set ? 'default' : 'primary'" @click="isSetting = true">{{
+        hop.is_set ? 'Set it again' : 'Set it'
+      }}</a-button>
+    </div>
+    <form v-if="isSetting" class="form" @submit.prevent="set">
+      <fieldset>
+        <legend>On loss it is to</legend>
+        <label v-for="mode in hop.modes" :key="mode.mode"
+          ><input v-model="choice.mode" type="radio" :name="`mode-${hop.hop}`" :value="mode.mode" /> {{ mode.says
+          }}<span v-if="mode.mode === hop.recommended" class="muted"> (recommended)</span></label
+        >
+      </fieldset>
+      <fieldset>
+        <legend>Set by</legend>
+        <label v-for="way in hop.ways" :key="way.way"
+          ><input v-model="choice.way" type="radio" :name="`way-${hop.hop}`" :value="way.way" /> {{ way.way }}</label
+        >
+      </fieldset>
+      <p class="band calm how">{{ how }}</p>
+      <fieldset v-if="choice.mode === 'stored'" class="values">
+        <legend>What is stored, {{ word }}, as {{ hop.receiver }} puts it out</legend>
+        <label v-for="entry in hop.stored_channels" :key="entry.channel"
+          ><span>{{ entry.channel }} {{ entry.function }}</span>
+          <PulseField
+            :value="stored[entry.channel] ?? null"
+            :label="`${entry.function}, stored`"
+            :units="rig.review.units"
+            @change="stored[entry.channel] = $event"
+          />
+        </label>
+        <p v-if="hop.stored_channels.length === 0" class="muted small">Say on the Path step which function rides on which channel.</p>
+        <button type="button" class="link-button small" @click="safe">as recommended</button>
+      </fieldset>
+      <div class="row">
+        <a-button type="primary" html-type="submit">It is set so</a-button>
+        <a-button @click="isSetting = false">Leave it</a-button>
+      </div>
+    </form>
+    <p v-else-if="hop.stored_us" class="small muted">
+      Stored:
+      <template v-for="(entry, k) in hop.stored_channels" :key="entry.channel"
+        >{{ k > 0 ? ', ' : '' }}{{ entry.function }}
+        <span class="value">{{
+          hop.stored_us[entry.channel - 1] == null ? 'nothing' : `${shown(hop.stored_us[entry.channel - 1] ?? 0)} ${word}`
+        }}</span></template
+      >
+    </p>
+
+    <div class="test">
+      <h3>Test it</h3>
+      <p v-if="hop.tested" class="band calm">
+        Tested {{ day(hop.test.at) }} ({{ age(hop.test.at) }})<template v-if="hop.test.by"> by {{ hop.test.by }}</template
+        >: {{ hop.test.observed }}.
+      </p>
+      <p v-else-if="untested" class="band">{{ untested.message }}</p>
+      <p class="safety">{{ hop.test.safety }}</p>
+      <ol>
+        <li>{{ hop.test.do }}</li>
+        <li>
+          Must be seen: <b>{{ hop.test.see }}</b>
+        </li>
+        <li>{{ rig.review.failsafe.recovery }}</li>
+      </ol>
+      <div class="row">
+        <label class="grow">What was seen <input v-model="seen" class="field" maxlength="300" placeholder="motor stopped, surfaces neutral" /></label>
+        <label>By <input v-model="by" class="field by" maxlength="80" autocomplete="name" /></label>
+        <a-button type="primary" :disabled="hop.severity === 'stop' && hop.outcome === 'holds_last'" @click="tested(true)">As it must</a-button>
+        <a-button @click="tested(false)">Otherwise</a-button>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.hop {
+  border: 1px solid var(--line);
+  border-left: 4px solid var(--petrol-2);
+  background: var(--card);
+  border-radius: var(--radius);
+  padding: 0.9rem 1.1rem;
+  margin-top: 1rem;
+}
+.hop.stop {
+  border-left-color: var(--stop);
+}
+.hop.fix {
+  border-left-color: var(--amber-line);
+}
+header {
+  display: flex;
+  gap: 0.8rem;
+}
+.says {
+  font-size: 1.25rem;
+  font-weight: 600;
+  line-height: 1.3;
+}
+.stop .says {
+  color: var(--stop);
+}
+.set {
+  display: flex;
+  justify-content: space-between;
+  gap: 1rem;
+  align-items: center;
+  margin-top: 0.8rem;
+  border-top: 1px solid var(--line);
+  padding-top: 0.7rem;
+}
+.form {
+  margin-top: 0.6rem;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0.4rem 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.2rem 1.3rem;
+}
+legend {
+  font-weight: 600;
+  font-size: 0.92rem;
+}
+fieldset label {
+  min-height: 34px;
+  display: flex;
+  align-items: center;
+  gap: 0.45rem;
+}
+.values label {
+  gap: 0.5rem;
+}
+.how {
+  margin: 0.4rem 0;
+}
+.test {
+  margin-top: 0.9rem;
+  border-top: 1px solid var(--line);
+  padding-top: 0.7rem;
+}
+.safety {
+  font-weight: 600;
+  margin-top: 0.5rem;
+}
+ol {
+  padding-left: 1.3rem;
+  margin: 0.3rem 0;
+}
+li {
+  padding: 0.15rem 0;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.7rem;
+  align-items: end;
+  margin-top: 0.5rem;
+}
+.row label {
+  display: flex;
+  flex-direction: column;
+  font-size: 0.9rem;
+}
+.grow {
+  flex: 1 1 14rem;
+}
+.by {
+  width: 8rem;
+}
+@media (max-width: 700px) {
+  .set {
+    flex-direction: column;
+    align-items: stretch;
+  }
+  .row :deep(button) {
+    min-height: 48px;
+    flex: 1;
+  }
+}
+</style>
