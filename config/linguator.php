@@ -5,4 +5,14 @@ declare(strict_types=1);
 return [
     // Where the demo bench lies; `linguator:demo` loads it through the same import as a user's files.
     'demo' => base_path('demo'),
+
+    // Changes when the core does: what was computed by another build is computed again. Read once, when the configuration is cached.
+    'build' => (static function (): string {
+        $newest = 0;
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(base_path('core'), FilesystemIterator::SKIP_DOTS)) as $file) {
+            $newest = max($newest, $file->getMTime());
+        }
+
+        return (string) $newest;
+    })(),
 ];

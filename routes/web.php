@@ -3,14 +3,19 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AliasController;
+use App\Http\Controllers\ArchiveController;
+use App\Http\Controllers\AttachmentController;
 use App\Http\Controllers\CardController;
+use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\RigBindController;
 use App\Http\Controllers\RigCheckController;
 use App\Http\Controllers\RigController;
 use App\Http\Controllers\RigDocumentController;
+use App\Http\Controllers\RigDuplicateController;
 use App\Http\Controllers\RigFailsafeController;
 use App\Http\Controllers\RigHistoryController;
+use App\Http\Controllers\RigMomentController;
 use App\Http\Controllers\RigOrderController;
 use App\Http\Controllers\RigPlanController;
 use App\Http\Controllers\RigTravelController;
@@ -39,6 +44,19 @@ Route::prefix('api/v1')->group(function (): void {
     Route::patch('rigs/{rig}', [RigController::class, 'update']);
     Route::delete('rigs/{rig}', [RigController::class, 'destroy']);
     Route::post('rigs/{rig}/undo', [RigHistoryController::class, 'undo']);
+    Route::get('rigs/{rig}/at/{position}', [RigMomentController::class, 'show'])->whereNumber('position');
+    Route::get('rigs/{rig}/compare', [RigMomentController::class, 'compare']);
+    Route::post('rigs/{rig}/duplicate', RigDuplicateController::class);
+    Route::post('rigs/{rig}/entries/{position}/attachments', [AttachmentController::class, 'store'])->whereNumber('position');
+    Route::get('attachments/{attachment}', [AttachmentController::class, 'show'])->whereNumber('attachment');
+
+    Route::get('logbook', [LogbookController::class, 'index']);
+    Route::get('logbook.{format}', [LogbookController::class, 'export'])->whereIn('format', ['csv', 'json']);
+
+    Route::get('archive.zip', [ArchiveController::class, 'export']);
+    Route::post('archive/preview', [ArchiveController::class, 'preview']);
+    Route::post('archive/import', [ArchiveController::class, 'import']);
+
     Route::post('rigs/{rig}/plan', RigPlanController::class);
     Route::post('rigs/{rig}/order-check', RigOrderController::class);
     Route::post('rigs/{rig}/travel', [RigTravelController::class, 'preview']);

@@ -22,6 +22,11 @@ use Linguator\Core\Rig\RigReader;
  */
 final readonly class ChangeRig
 {
+    /** Settings that live in the handset's memory: rigs that share the memory share them. */
+    private const SHARED = ['settings.order', 'settings.channels', 'settings.switches', 'settings.stick_mode'];
+
+    public const SHARED_KIND = 'shared';
+
     /** So many changes of the other tab are named in a conflict. */
     private const MOST_NAMED = 5;
 
@@ -53,14 +58,30 @@ final readonly class ChangeRig
             }
             $entry = ['at' => now()->format('Y-m-d\TH:i:s\Z'), 'kind' => $kind, 'text' => $text, 'before' => $result['before'], 'after' => $result['after']];
             self::append($fresh, (object) ($undoes === null ? $entry : $entry + ['undoes' => $undoes]));
-            $fresh->update([
-                'name' => $document->name(),
-                'document' => Json::compact($document->canonical()),
-                'revision' => $revision + 1,
-            ]);
+            $sharing = $fresh->sharingMemory();
+            $fresh->update(Rig::columns($document) + ['revision' => $revision + 1]);
+            $this->carryOver($result['after'], $sharing, "With $fresh->name: $text");
 
             return $fresh->refresh();
         });
+    }
+
+    /**
+     * What was changed in the handset's memory is changed for every rig flown from it.
+     *
+     * @param  list<Rig>  $sharing
+     */
+    private function carryOver(\stdClass $after, array $sharing, string $text): void
+    {
+        $shared = array_intersect_key(get_object_vars($after), array_flip(self::SHARED));
+        foreach ($shared === [] ? [] : $sharing as $rig) {
+            $result = RigPatch::of($shared)->apply($rig->plain());
+            if ((array) $result['after'] === []) {
+                continue;
+            }
+            self::append($rig, (object) ['at' => now()->format('Y-m-d\TH:i:s\Z'), 'kind' => self::SHARED_KIND, 'text' => $text, 'before' => $result['before'], 'after' => $result['after']]);
+            $rig->update(Rig::columns($this->reader->fromDocument($result['document'])) + ['revision' => $rig->revision + 1]);
+        }
     }
 
     public static function append(Rig $rig, \stdClass $entry): void

@@ -24,10 +24,9 @@ final readonly class ImportRig
             }
             $rig = Rig::query()->create([
                 'slug' => self::freeSlug($document->name()),
-                'name' => $document->name(),
-                'document' => Json::compact($plain),
                 'revision' => max(1, count($log)),
-            ]);
+                'document' => Json::compact($plain),
+            ] + Rig::columns($document));
             foreach ($log as $entry) {
                 assert($entry instanceof \stdClass);
                 ChangeRig::append($rig, $entry);

@@ -18,7 +18,7 @@ final class Problems
     private const SENTENCES = [
         404 => ['not_found', 'There is nothing at this address.'],
         405 => ['method_not_allowed', 'This address does not take that kind of request.'],
-        413 => ['too_large', 'More was sent than can be taken; expected at most 16 MB.'],
+        413 => ['too_large', 'More was sent than can be taken; expected at most 64 MB.'],
         419 => ['page_expired', 'This page has been open too long; load it again, nothing typed is lost.'],
         503 => ['busy', 'The bench is being looked after; try again in a moment.'],
     ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Models\Attachment;
 use App\Models\Card;
 use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
@@ -30,27 +31,13 @@ final class RigAnswer
             'slug' => $rig->slug,
             'revision' => $rig->revision,
             'document' => $document->canonical(),
-            'review' => (new RigReview($document, self::others($rig)))->toArray(),
+            'review' => (new RigReview($document, $rig->othersOfHandset()))->toArray(),
             'history' => $history,
             'undo' => $log->lastStanding(),
+            'shares_memory_with' => array_map(static fn (Rig $other): array => ['slug' => $other->slug, 'name' => $other->name], $rig->sharingMemory()),
+            'attachments' => array_values(array_map(static fn (Attachment $file): array => ['position' => $file->position] + $file->listed(), Attachment::query()->where('rig_id', $rig->id)->get(Attachment::LISTED)->sortBy('id')->all())),
             'newer_cards' => self::newerCards($rig),
         ], $status);
-    }
-
-    /** @return list<array{name: string, memory: int|string|null, receiver_number: int|null}> Other rigs of the same handset. */
-    private static function others(Rig $rig): array
-    {
-        $handset = $rig->rig()->handset()?->id;
-        $others = [];
-        foreach ($handset === null ? [] : Rig::bench() as $other) {
-            $document = $other->rig();
-            if ($other->id !== $rig->id && $document->handset()?->id === $handset) {
-                $memory = $document->settings()->get('memory');
-                $others[] = ['name' => $other->name, 'memory' => is_int($memory) || is_string($memory) ? $memory : null, 'receiver_number' => $document->settings()->intOrNull('receiver_number')];
-            }
-        }
-
-        return $others;
     }
 
     /** @return list<array{id: string, name: string}> Cards that have been edited on the shelf since this rig took its copy. */

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigLog;
+use Linguator\Core\Rig\RigReview;
 
 /**
  * A rig as it is now; how it came to be so stands in its entries.
@@ -18,6 +19,11 @@ use Linguator\Core\Rig\RigLog;
  * @property string $name
  * @property string $document Canonical JSON without the log.
  * @property int $revision Rises with every write.
+ * @property string|null $handset Id of the handset in its chain.
+ * @property string|null $memory
+ * @property int|null $receiver_number
+ * @property string|null $summary What the bench shows, JSON.
+ * @property string|null $summary_of The revision and build it was made of.
  * @property \Illuminate\Support\Carbon $updated_at
  */
 final class Rig extends Model
@@ -59,6 +65,61 @@ final class Rig extends Model
         $entries = $this->entries()->get()->sortBy('position');
 
         return new RigLog(array_values($entries->map(static fn (RigEntry $entry): \stdClass => $entry->plain())->all()));
+    }
+
+    /** @return array{name: string, document: string, handset: string|null, memory: string|null, receiver_number: int|null} */
+    public static function columns(RigDocument $rig): array
+    {
+        $plain = $rig->canonical();
+        $memory = $rig->settings()->get('memory');
+
+        return [
+            'name' => $rig->name(),
+            'document' => Json::compact($plain),
+            'handset' => $rig->handset()?->id,
+            'memory' => is_int($memory) || is_string($memory) ? (string) $memory : null,
+            'receiver_number' => $rig->settings()->intOrNull('receiver_number'),
+        ];
+    }
+
+    /**
+     * What the bench shows of this rig, computed again only when the rig or the program changed.
+     *
+     * @return array<string, mixed>
+     */
+    public function summary(): array
+    {
+        $of = $this->revision.'/'.config()->string('linguator.build');
+        if ($this->summary === null || $this->summary_of !== $of) {
+            $this->summary = Json::compact((new RigReview($this->rig()))->summary());
+            // Written past the model: reading the bench is no change to the rig.
+            self::query()->whereKey($this->id)->toBase()->update(['summary' => $this->summary, 'summary_of' => $of]);
+        }
+        $summary = json_decode($this->summary, true);
+
+        return is_array($summary) ? $summary : [];
+    }
+
+    /** @return list<array{name: string, memory: string|null, receiver_number: int|null}> Other rigs of the same handset. */
+    public function othersOfHandset(): array
+    {
+        $others = [];
+        foreach ($this->handset === null ? [] : self::query()->where('handset', $this->handset)->whereKeyNot($this->id)->get(['id', 'name', 'memory', 'receiver_number'])->all() as $other) {
+            $others[] = ['name' => $other->name, 'memory' => $other->memory, 'receiver_number' => $other->receiver_number];
+        }
+
+        return $others;
+    }
+
+    /** @return list<self> Rigs that are flown from the same memory through the same receiver number. */
+    public function sharingMemory(): array
+    {
+        if ($this->handset === null || $this->memory === null || $this->receiver_number === null) {
+            return [];
+        }
+        $same = ['handset' => $this->handset, 'memory' => $this->memory, 'receiver_number' => $this->receiver_number];
+
+        return array_values(self::query()->where($same)->whereKeyNot($this->id)->get()->sortBy('name')->all());
     }
 
     /** The whole document, history included, as it is exported. */

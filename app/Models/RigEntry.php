@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Facades\DB;
 use Linguator\Core\Document\Json;
 
@@ -16,6 +17,7 @@ use Linguator\Core\Document\Json;
  * @property int $position From 0.
  * @property string $at
  * @property string $kind
+ * @property-read Rig $rig
  * @property string $entry Canonical JSON, as in the document's log.
  */
 final class RigEntry extends Model
@@ -35,6 +37,18 @@ final class RigEntry extends Model
         }
 
         return $latest;
+    }
+
+    /** @return BelongsTo<Rig, $this> */
+    public function rig(): BelongsTo
+    {
+        return $this->belongsTo(Rig::class);
+    }
+
+    /** @return list<string> Kinds of entry there are, for filtering. */
+    public static function kinds(): array
+    {
+        return array_values(array_filter(DB::table('rig_entries')->distinct()->orderBy('kind')->pluck('kind')->all(), is_string(...)));
     }
 
     public function plain(): \stdClass

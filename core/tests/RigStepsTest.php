@@ -180,9 +180,9 @@ it('holds this chain against its alternatives', function () {
 it('knows the clash of two memories with one receiver number', function () {
     $rig = DemoRigs::get('avocet');
     $items = fn (array $other): array => array_column((new HandsetReview($rig, [$other]))->items(), 'warning', 'key');
-    expect($items(['name' => 'Ruff', 'memory' => 9, 'receiver_number' => 7])['receiver_number'])->toContain('Ruff')
-        ->and($items(['name' => 'Ruff', 'memory' => 4, 'receiver_number' => 7])['receiver_number'])->toBeNull()
-        ->and($items(['name' => 'Ruff', 'memory' => 4, 'receiver_number' => 2])['memory'])->toContain('Ruff');
+    expect($items(['name' => 'Ruff', 'memory' => '9', 'receiver_number' => 7])['receiver_number'])->toContain('Ruff')
+        ->and($items(['name' => 'Ruff', 'memory' => '4', 'receiver_number' => 7])['receiver_number'])->toBeNull()
+        ->and($items(['name' => 'Ruff', 'memory' => '4', 'receiver_number' => 2])['memory'])->toContain('Ruff');
     $alarm = array_column((new HandsetReview($rig))->items(), 'text', 'key')['alarm'];
     expect($alarm)->toContain('Alarm at 9 V, meter from 8.4 to 10.95 V');
 });

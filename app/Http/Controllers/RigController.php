@@ -17,7 +17,6 @@ use Linguator\Core\Document\Json;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Rig\RigReader;
-use Linguator\Core\Rig\RigReview;
 
 final readonly class RigController
 {
@@ -34,7 +33,7 @@ final readonly class RigController
         $rigs = array_map(static fn (Rig $rig): array => [
             'slug' => $rig->slug,
             'changed_at' => $last[$rig->id] ?? $rig->updated_at->format('Y-m-d\TH:i:s\Z'),
-        ] + (new RigReview($rig->rig()))->summary(), Rig::bench());
+        ] + $rig->summary(), Rig::bench());
         usort($rigs, static fn (array $a, array $b): int => self::urgency($a) <=> self::urgency($b));
 
         return Answer::json(['rigs' => $rigs]);

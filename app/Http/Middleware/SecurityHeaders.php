@@ -17,13 +17,14 @@ final class SecurityHeaders
     {
         $nonce = Vite::useCspNonce();
         $response = $next($request);
-        $response->headers->add([
+        // What is shown in a sandbox of its own has said so already.
+        $response->headers->add(array_diff_key([
             'Content-Security-Policy' => "default-src 'self'; script-src 'self' 'nonce-$nonce'; style-src 'self' 'nonce-$nonce'; "
                 // The component library sets positions by style attributes; they cannot load or run anything.
                 ."style-src-attr 'unsafe-inline'; img-src 'self' data:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
             'X-Content-Type-Options' => 'nosniff',
             'Referrer-Policy' => 'no-referrer',
-        ]);
+        ], $response->headers->has('Content-Security-Policy') ? ['Content-Security-Policy' => true] : []));
 
         return $response;
     }

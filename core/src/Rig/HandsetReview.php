@@ -12,7 +12,7 @@ final readonly class HandsetReview
     /** Ticks are kept in the rig's `done` under this box. */
     public const BOX = 'handset';
 
-    /** @param  list<array{name: string, memory: int|string|null, receiver_number: int|null}>  $others  Rigs of the same handset. */
+    /** @param  list<array{name: string, memory: string|null, receiver_number: int|null}>  $others  Rigs of the same handset. */
     public function __construct(private RigDocument $rig, private array $others = [])
     {
     }
@@ -58,9 +58,14 @@ final readonly class HandsetReview
 
     private function memory(): ?string
     {
+        return $this->memoryName() === null ? null : "memory {$this->memoryName()}";
+    }
+
+    private function memoryName(): ?string
+    {
         $memory = $this->rig->settings()->get('memory');
 
-        return is_int($memory) || is_string($memory) ? "memory $memory" : null;
+        return is_int($memory) || is_string($memory) ? (string) $memory : null;
     }
 
     private function number(): ?string
@@ -72,7 +77,7 @@ final readonly class HandsetReview
 
     private function memoryClash(): ?string
     {
-        $memory = $this->rig->settings()->get('memory');
+        $memory = $this->memoryName();
         $same = array_filter($this->others, fn (array $other): bool => $memory !== null && $other['memory'] === $memory && $other['receiver_number'] !== $this->rig->settings()->intOrNull('receiver_number'));
 
         return $same === [] ? null : 'Also used by '.implode(', ', array_column($same, 'name')).' with another receiver number.';
@@ -80,7 +85,7 @@ final readonly class HandsetReview
 
     private function numberClash(): ?string
     {
-        [$memory, $number] = [$this->rig->settings()->get('memory'), $this->rig->settings()->intOrNull('receiver_number')];
+        [$memory, $number] = [$this->memoryName(), $this->rig->settings()->intOrNull('receiver_number')];
         $same = array_filter($this->others, static fn (array $other): bool => $number !== null && $other['receiver_number'] === $number && $other['memory'] !== $memory);
 
         return $same === [] ? null : 'The same number as '.implode(', ', array_column($same, 'name')).', in another memory: the wrong memory would move this craft too.';

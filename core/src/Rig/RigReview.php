@@ -29,7 +29,7 @@ final readonly class RigReview
 
     private RigState $state;
 
-    /** @param  list<array{name: string, memory: int|string|null, receiver_number: int|null}>  $others  Rigs of the same handset. */
+    /** @param  list<array{name: string, memory: string|null, receiver_number: int|null}>  $others  Rigs of the same handset. */
     public function __construct(private RigDocument $rig, private array $others = [])
     {
         $this->chain = ChainReview::of($rig);

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\KeepAttachment;
+use App\Http\Answer;
+use App\Models\Attachment;
+use App\Models\Rig;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
+use Linguator\Core\Document\DocumentError;
+
+/** Files kept with entries of a rig's history. */
+final readonly class AttachmentController
+{
+    public function store(Request $request, Rig $rig, int $position, KeepAttachment $keep): JsonResponse
+    {
+        $file = $request->file('file');
+        if (! $file instanceof UploadedFile || ! $file->isValid()) {
+            throw DocumentError::at('file', 'Found no file, or one that did not arrive whole; expected one of at most '.(KeepAttachment::MAX_BYTES / 1_048_576).' MB.', 'missing_file');
+        }
+        if ($file->getSize() > KeepAttachment::MAX_BYTES) {
+            throw DocumentError::at('file', sprintf('Found %.1f MB; expected at most %d MB.', $file->getSize() / 1_048_576, KeepAttachment::MAX_BYTES / 1_048_576), 'too_large');
+        }
+        $attachment = $keep($rig, $position, $file->getClientOriginalName(), (string) $file->getContent(), now()->format('Y-m-d\TH:i:s\Z'));
+
+        return Answer::json($attachment->listed(), 201);
+    }
+
+    /** Shown as what it is and nothing else: no sniffing, no scripts, its own sandbox. */
+    public function show(Attachment $attachment): Response
+    {
+        $type = $attachment->type === 'text/plain' ? 'text/plain; charset=utf-8' : $attachment->type;
+
+        return new Response($attachment->content, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => 'inline; filename="attachment-'.$attachment->id.'"',
+            'Content-Security-Policy' => "default-src 'none'; style-src 'unsafe-inline'; sandbox",
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
+    }
+}

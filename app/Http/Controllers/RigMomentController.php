@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Answer;
+use App\Models\Rig;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Rig\PlaceNames;
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigHistory;
+use Linguator\Core\Rig\RigReview;
+
+/** A rig as it was right after an entry of its history, and two moments held against each other. */
+final readonly class RigMomentController
+{
+    public function show(Rig $rig, int $position): JsonResponse
+    {
+        $log = $rig->log();
+        $document = RigDocument::of((new RigHistory($rig->plain(), $log))->at($position));
+
+        return Answer::json([
+            'slug' => $rig->slug,
+            'position' => $position,
+            'last' => count($log->entries) - 1,
+            'entry' => $log->entries[$position] ?? null,
+            'document' => $document->canonical(),
+            'review' => (new RigReview($document))->toArray(),
+        ]);
+    }
+
+    /** Two moments of this rig (`then`, `now`), or this rig against another one (`with`). */
+    public function compare(Request $request, Rig $rig): JsonResponse
+    {
+        $log = $rig->log();
+        $history = new RigHistory($rig->plain(), $log);
+        $last = count($log->entries) - 1;
+        $then = $history->at(self::position($request, 'then', $last));
+        $now = $history->at(self::position($request, 'now', $last));
+
+        return Answer::json(['differences' => array_map(static fn (array $difference): array => [
+            'name' => PlaceNames::of($difference['place']),
+            'then_says' => PlaceNames::value($difference['place'], $difference['then']),
+            'now_says' => PlaceNames::value($difference['place'], $difference['now']),
+        ] + $difference, RigHistory::compare($then, $now))]);
+    }
+
+    private static function position(Request $request, string $key, int $default): int
+    {
+        $value = $request->query($key);
+        if ($value === null) {
+            return $default;
+        }
+
+        return is_string($value) && preg_match('/^-?\d{1,9}$/', $value) === 1 ? (int) $value : throw DocumentError::at($key, 'Expected the number of an entry in this history.');
+    }
+}
