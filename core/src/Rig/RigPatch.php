@@ -73,7 +73,12 @@ final readonly class RigPatch
         }
         foreach ($this->clear as $place) {
             if (self::has($changed, $place)) {
-                $before->{$place} = self::get($changed, $place);
+                // Set and cleared in one go: what counts is what stood there before both.
+                if (property_exists($after, $place)) {
+                    unset($after->{$place});
+                } else {
+                    $before->{$place} = self::get($changed, $place);
+                }
                 self::drop($changed, $place);
             }
         }
