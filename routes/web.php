@@ -16,6 +16,7 @@ use App\Http\Controllers\RigDuplicateController;
 use App\Http\Controllers\RigFailsafeController;
 use App\Http\Controllers\RigHistoryController;
 use App\Http\Controllers\RigMomentController;
+use App\Http\Controllers\RigNoteController;
 use App\Http\Controllers\RigOrderController;
 use App\Http\Controllers\RigPlanController;
 use App\Http\Controllers\RigTravelController;
@@ -47,6 +48,7 @@ Route::prefix('api/v1')->group(function (): void {
     Route::get('rigs/{rig}/at/{position}', [RigMomentController::class, 'show'])->whereNumber('position');
     Route::get('rigs/{rig}/compare', [RigMomentController::class, 'compare']);
     Route::post('rigs/{rig}/duplicate', RigDuplicateController::class);
+    Route::post('rigs/{rig}/notes', RigNoteController::class);
     Route::post('rigs/{rig}/entries/{position}/attachments', [AttachmentController::class, 'store'])->whereNumber('position');
     Route::get('attachments/{attachment}', [AttachmentController::class, 'show'])->whereNumber('attachment');
 

@@ -14,6 +14,13 @@ export const router = createRouter({
       component: () => import('./pages/rig/RigPage.vue'),
       meta: { title: 'Rig' },
     },
+    {
+      path: '/rigs/:slug/at/:position(\\d+)',
+      name: 'moment',
+      component: () => import('./pages/moment/MomentPage.vue'),
+      meta: { title: 'As it was' },
+    },
+    { path: '/logbook', name: 'logbook', component: () => import('./pages/logbook/LogbookPage.vue'), meta: { title: 'Logbook' } },
     { path: '/tools/:tool', name: 'tool', component: () => import('./pages/tools/ToolPage.vue'), meta: { title: 'Quick tool' } },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./pages/NowherePage.vue'), meta: { title: 'Nothing here' } },
   ],

@@ -27,13 +27,14 @@ function token(): string {
 }
 
 async function ask<T>(method: string, address: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+  const isForm = body instanceof FormData
   let response: Response
   try {
     response = await fetch(`/api/v1${address}`, {
       method,
       signal: signal ?? null,
-      headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token() },
-      body: body === undefined ? null : JSON.stringify(body),
+      headers: { Accept: 'application/json', ...(isForm ? {} : { 'Content-Type': 'application/json' }), 'X-XSRF-TOKEN': token() },
+      body: body === undefined ? null : isForm ? body : JSON.stringify(body),
     })
   } catch (error) {
     if (error instanceof DOMException) throw error

@@ -456,6 +456,50 @@ export interface RigData {
   history: HistoryItem[]
   undo: number | null
   newer_cards: { id: string; name: string }[]
+  shares_memory_with: { slug: string; name: string }[]
+  attachments: AttachmentView[]
+}
+
+export interface AttachmentView {
+  id: number
+  position: number
+  name: string
+  type: string
+  size: number
+  at: string
+}
+
+export interface RigMoment {
+  slug: string
+  position: number
+  last: number
+  entry: { at: string; kind: string; text?: string } | null
+  document: RigDocument
+  review: RigReview
+}
+
+export interface Difference {
+  name: string
+  place: string
+  then_says: string
+  now_says: string
+  set: Record<string, unknown>
+  clear: string[]
+}
+
+export interface LogbookEntry {
+  rig: { slug: string; name: string }
+  position: number
+  at: string
+  kind: string
+  text: string
+}
+
+export interface Logbook {
+  entries: LogbookEntry[]
+  attachments: (AttachmentView & { rig: string })[]
+  more: boolean
+  kinds: string[]
 }
 
 export interface RigPlan extends PlanAnswer {

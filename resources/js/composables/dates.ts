@@ -14,3 +14,21 @@ export function age(at: string | null | undefined): string {
   const days = Math.floor((Date.now() - new Date(at).getTime()) / 86_400_000)
   return days <= 0 ? 'today' : days === 1 ? 'yesterday' : days < 60 ? `${days} days ago` : `${Math.round(days / 30)} months ago`
 }
+
+/** A day of a document as a heading: "Tuesday 3 November 2026". */
+export function heading(day: string): string {
+  const date = new Date(`${day}T12:00:00Z`)
+  return Number.isNaN(date.getTime())
+    ? day
+    : date.toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
+}
+
+/** Grouped by day, in the sequence given. */
+export function byDay<T>(items: T[], at: (item: T) => string): [day: string, items: T[]][] {
+  const grouped = new Map<string, T[]>()
+  for (const item of items) {
+    const key = at(item).slice(0, 10)
+    grouped.set(key, [...(grouped.get(key) ?? []), item])
+  }
+  return [...grouped]
+}

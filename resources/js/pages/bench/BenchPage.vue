@@ -10,6 +10,7 @@ import StateMark, { STATE_WORDS } from '@/components/StateMark.vue'
 import { useKeys } from '@/composables/useKeys'
 import { useNotice } from '@/composables/useNotice'
 import { TOOLS } from '../tools/tools'
+import KeepingPanel from './KeepingPanel.vue'
 
 const router = useRouter()
 const notice = useNotice()
@@ -140,6 +141,7 @@ function date(at: string): string {
         </li>
       </ul>
     </section>
+    <KeepingPanel />
     <p class="foot muted small">
       Propellers off, wheels and hull clear while you work here. Local rules for radio power and flying places come first; full-size or licensed work
       is not for this tool.

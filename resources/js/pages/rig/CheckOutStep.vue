@@ -77,8 +77,8 @@ function antenna(event: Event): void {
           <StateMark :state="check.required ? MARKS[check.state] : check.state === 'holds' ? 'done' : 'open'" />
           <div class="what">
             <b>{{ titleOf(check) }}</b> <span class="word">{{ check.required ? WORDS[check.state] : 'not needed' }}</span>
-            <span v-if="check.at" class="muted small">
-              {{ day(check.at) }}, {{ age(check.at) }}<template v-if="check.by">, {{ check.by }}</template></span
+            <span v-if="check.at" class="muted small when"
+              >{{ day(check.at) }}, {{ age(check.at) }}<template v-if="check.by">, {{ check.by }}</template></span
             >
             <p v-if="check.state === 'stale'" class="why">Because {{ check.reasons.join(', ') }}.</p>
             <p v-else-if="check.observed && check.state !== 'open'" class="small">{{ check.observed }}</p>
@@ -174,6 +174,9 @@ function antenna(event: Event): void {
   padding: 0.6rem 0;
   border-bottom: 1px solid var(--line);
   align-items: start;
+}
+.when {
+  margin-left: 0.6rem;
 }
 .word {
   color: var(--muted);

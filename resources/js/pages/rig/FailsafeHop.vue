@@ -133,14 +133,18 @@ async function tested(passed: boolean): Promise<void> {
       <ol>
         <li>{{ hop.test.do }}</li>
         <li>
-          Must be seen: <b>{{ hop.test.see }}</b>
+          <template v-if="hop.outcome === 'holds_last' || hop.outcome === 'full_throttle' || hop.outcome === 'motor_runs'"
+            >Mend it first: as it is, this would be seen:</template
+          ><template v-else>Must be seen:</template> <b>{{ hop.test.see }}</b>
         </li>
         <li>{{ rig.review.failsafe.recovery }}</li>
       </ol>
       <div class="row">
         <label class="grow">What was seen <input v-model="seen" class="field" maxlength="300" placeholder="motor stopped, surfaces neutral" /></label>
         <label>By <input v-model="by" class="field by" maxlength="80" autocomplete="name" /></label>
-        <a-button type="primary" :disabled="hop.severity === 'stop' && hop.outcome === 'holds_last'" @click="tested(true)">As it must</a-button>
+        <a-button type="primary" :disabled="['holds_last', 'full_throttle', 'motor_runs', 'unknown'].includes(hop.outcome)" @click="tested(true)"
+          >As it must</a-button
+        >
         <a-button @click="tested(false)">Otherwise</a-button>
       </div>
     </div>

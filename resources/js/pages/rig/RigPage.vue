@@ -137,6 +137,12 @@ useKeys((key, event) => {
           :handle="handle"
           @close="selected = null"
         />
+        <p v-if="rig.shares_memory_with.length > 0" class="newer small">
+          Shares its handset memory and receiver number with
+          <template v-for="(other, k) in rig.shares_memory_with" :key="other.slug"
+            >{{ k > 0 ? ', ' : '' }}<RouterLink :to="`/rigs/${other.slug}`">{{ other.name }}</RouterLink></template
+          >: order, ends and switches changed here are changed there too, and their checks go stale with them.
+        </p>
         <p v-if="rig.newer_cards.length > 0" class="newer small">
           Edited on the shelf since this rig took its copy: {{ rig.newer_cards.map((card) => card.name).join(', ') }}.
           <button

@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { getJson, sentenceOf } from '@/api/http'
+import { type Logbook, rigsQuery } from '@/api/rigs'
+import { byDay, clock, heading } from '@/composables/dates'
+
+const KEYS = ['rig', 'kind', 'from', 'to', 'q'] as const
+type Key = (typeof KEYS)[number]
+const WAIT_MS = 200
+
+const route = useRoute()
+const router = useRouter()
+const text = (key: Key) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : '')
+const query = computed(() => new URLSearchParams(KEYS.filter((key) => text(key) !== '').map((key) => [key, text(key)])).toString())
+const page = ref(1)
+watch(query, () => (page.value = 1))
+
+const rigs = useQuery(rigsQuery)
+const log = useQuery({
+  queryKey: computed(() => ['logbook', query.value, page.value] as const),
+  queryFn: ({ signal }) => getJson<Logbook>(`/logbook?${query.value}${query.value ? '&' : ''}page=${page.value}`, signal),
+  placeholderData: keepPreviousData,
+})
+const days = computed(() => byDay(log.data.value?.entries ?? [], (entry) => entry.at))
+const filesOf = (slug: string, position: number) =>
+  (log.data.value?.attachments ?? []).filter((file) => file.rig === slug && file.position === position)
+let timer = 0
+
+function set(key: Key, value: string): void {
+  window.clearTimeout(timer)
+  timer = window.setTimeout(() => void router.replace({ query: { ...route.query, [key]: value || undefined } }), key === 'q' ? WAIT_MS : 0)
+}
+const valueOf = (event: Event) => (event.target as HTMLInputElement).value
+</script>
+
+<template>
+  <main id="main" class="page">
+    <div class="top">
+      <div>
+        <h1>Logbook</h1>
+        <p class="muted">What was done, measured and tested, on every rig. Each line opens the rig as it then was.</p>
+      </div>
+      <p class="exports">
+        Take along: <a :href="`/api/v1/logbook.csv?${query}`" download>CSV</a> <a :href="`/api/v1/logbook.json?${query}`" download>JSON</a>
+      </p>
+    </div>
+    <form class="filters" role="search" aria-label="Filter the logbook" @submit.prevent>
+      <label
+        >Rig
+        <select class="field" :value="text('rig')" @change="set('rig', valueOf($event))">
+          <option value="">every rig</option>
+          <option v-for="rig in rigs.data.value?.rigs ?? []" :key="rig.slug" :value="rig.slug">{{ rig.name }}</option>
+        </select></label
+      >
+      <label
+        >Kind
+        <select class="field" :value="text('kind')" @change="set('kind', valueOf($event))">
+          <option value="">everything</option>
+          <option v-for="kind in log.data.value?.kinds ?? []" :key="kind" :value="kind">{{ kind }}</option>
+        </select></label
+      >
+      <label>From <input class="field" type="date" :value="text('from')" @change="set('from', valueOf($event))" /></label>
+      <label>To <input class="field" type="date" :value="text('to')" @change="set('to', valueOf($event))" /></label>
+      <label class="words">Words <input class="field" type="search" :value="text('q')" maxlength="100" @input="set('q', valueOf($event))" /></label>
+    </form>
+    <p v-if="log.error.value" class="band stop" role="alert">{{ sentenceOf(log.error.value) }}</p>
+    <p v-else-if="log.data.value && days.length === 0" class="muted">Nothing of that kind was written down.</p>
+    <section v-for="[day, entries] in days" :key="day">
+      <h2>{{ heading(day) }}</h2>
+      <ul class="plain-list">
+        <li v-for="entry in entries" :key="`${entry.rig.slug}/${entry.position}`">
+          <span class="value muted">{{ clock(entry.at) }}</span>
+          <RouterLink :to="`/rigs/${entry.rig.slug}`" class="rig">{{ entry.rig.name }}</RouterLink>
+          <span class="muted small kind">{{ entry.kind }}</span>
+          <span
+            ><RouterLink :to="`/rigs/${entry.rig.slug}/at/${entry.position}`" class="entry">{{ entry.text || entry.kind }}</RouterLink>
+            <a
+              v-for="file in filesOf(entry.rig.slug, entry.position)"
+              :key="file.id"
+              class="file small"
+              :href="`/api/v1/attachments/${file.id}`"
+              target="_blank"
+              rel="noopener"
+              >{{ file.name }}</a
+            ></span
+          >
+        </li>
+      </ul>
+    </section>
+    <div v-if="log.data.value && (page > 1 || log.data.value.more)" class="pages">
+      <a-button :disabled="page === 1" @click="page--">Later</a-button> <span class="muted">page {{ page }}</span>
+      <a-button :disabled="!log.data.value.more" @click="page++">Earlier</a-button>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: end;
+  gap: 0.5rem 2rem;
+}
+.exports a {
+  margin-left: 0.6rem;
+}
+.filters {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem 1rem;
+  margin: 1rem 0 0.4rem;
+}
+.filters label {
+  display: flex;
+  flex-direction: column;
+  font-size: 0.9rem;
+}
+.words {
+  flex: 1 1 12rem;
+}
+section h2 {
+  margin-top: 1.3rem;
+  border-bottom: 1px solid var(--line);
+  color: var(--petrol);
+  font-size: 1.02rem;
+}
+li {
+  display: grid;
+  grid-template-columns: 3.4rem 9rem 7rem 1fr;
+  gap: 0.5rem;
+  padding: 0.35rem 0;
+  align-items: baseline;
+}
+.rig {
+  font-weight: 600;
+  text-decoration: none;
+}
+.entry {
+  color: var(--ink);
+  text-decoration: none;
+}
+.entry:hover {
+  text-decoration: underline;
+}
+.file {
+  margin-left: 0.7rem;
+}
+.pages {
+  display: flex;
+  gap: 1rem;
+  align-items: center;
+  margin-top: 1.2rem;
+}
+@media (max-width: 700px) {
+  li {
+    grid-template-columns: 3.4rem 1fr;
+  }
+  li > span:last-child {
+    grid-column: 1 / -1;
+  }
+  .kind {
+    display: none;
+  }
+  .filters label {
+    flex: 1 1 40%;
+  }
+}
+</style>

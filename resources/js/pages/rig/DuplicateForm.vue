@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { postJson, sentenceOf } from '@/api/http'
+import { type RigData, rigsQuery } from '@/api/rigs'
+import { shelfQuery } from '@/api/shelf'
+import { useNotice } from '@/composables/useNotice'
+
+export interface DuplicateFormProps {
+  rig: RigData
+}
+const props = defineProps<DuplicateFormProps>()
+
+const router = useRouter()
+const client = useQueryClient()
+const notice = useNotice()
+const isOpen = ref(false)
+const name = ref('')
+const receiver = ref('')
+const problem = ref('')
+const shelf = useQuery({ ...shelfQuery, enabled: isOpen })
+const receivers = computed(() => (shelf.data.value?.cards ?? []).filter((card) => card.kind === 'receiver'))
+
+function open(): void {
+  name.value = `${props.rig.document.name} 2`
+  isOpen.value = true
+}
+
+async function duplicate(): Promise<void> {
+  try {
+    const made = await postJson<RigData>(`/rigs/${props.rig.slug}/duplicate`, {
+      name: name.value,
+      ...(receiver.value === '' ? {} : { receiver: receiver.value }),
+    })
+    void client.invalidateQueries({ queryKey: rigsQuery.queryKey })
+    notice.say(`${made.document.name}: what stays valid is kept, what does not is open.`)
+    await router.push(`/rigs/${made.slug}/check-out`)
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  }
+}
+</script>
+
+<template>
+  <p v-if="!isOpen"><button type="button" class="link-button" @click="open">Duplicate this rig, for a relay or another receiver</button></p>
+  <form v-else class="duplicate" @submit.prevent="duplicate">
+    <label>Name <input v-model="name" class="field" maxlength="200" required /></label>
+    <label
+      >Receiver
+      <select v-model="receiver" class="field">
+        <option value="">the same</option>
+        <option v-for="card in receivers" :key="card.id" :value="card.id">{{ card.name }}</option>
+      </select></label
+    >
+    <a-button type="primary" html-type="submit">Duplicate</a-button>
+    <a-button @click="isOpen = false">Leave it</a-button>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+  </form>
+</template>
+
+<style scoped>
+.duplicate {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.7rem;
+  align-items: end;
+  margin: 0.6rem 0;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  font-size: 0.9rem;
+}
+.problem {
+  color: var(--stop);
+  width: 100%;
+}
+</style>
