@@ -10,6 +10,7 @@ use Linguator\Core\Tests\RandomShelf;
 use Linguator\Core\Verb\Verbs;
 
 require dirname(__DIR__).'/vendor/autoload.php';
+require __DIR__.'/questions.php';
 
 const SECONDS_EACH = 1.0;
 const SHELVES_EACH = 15;
@@ -40,7 +41,7 @@ function quantile(array $values, float $share): float
 
 echo "## Core: questions per second\n\n| verb | per second |\n|---|--:|\n";
 $verbs = new Verbs(new Schemas);
-foreach (json_decode((string) file_get_contents(__DIR__.'/questions.json')) as $verb => $question) {
+foreach (questions() as $verb => $question) {
     if ($verb !== 'plan') {
         printf("| %s | %s |\n", $verb, number_format(perSecond(fn () => $verbs->ask($verb, $question))));
     }

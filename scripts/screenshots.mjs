@@ -16,11 +16,21 @@ const VIEWS = [
   { name: 'rig-travel', address: '/rigs/dunlin/travel' },
   { name: 'rig-switches', address: '/rigs/dunlin/switches' },
   { name: 'rig-timing', address: '/rigs/mudlark/timing' },
+  { name: 'rig-failsafe', address: '/rigs/oystercatcher/failsafe' },
+  { name: 'rig-check-out', address: '/rigs/avocet/check-out' },
+  { name: 'rig-history', address: '/rigs/dunlin/history', before: compare },
+  { name: 'logbook', address: '/logbook' },
   { name: 'tool', address: '/tools/pulse-train' },
   { name: 'sheet', address: '/rigs/avocet/sheet', whole: true },
   { name: 'rig-phone', address: '/rigs/sanderling/travel', width: 390, height: 844 },
   { name: 'rig-dark', address: '/rigs/mudlark/path', dark: true },
 ]
+
+const compare = (page) =>
+  page
+    .getByRole('button', { name: /^What changed since/ })
+    .last()
+    .click()
 
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',

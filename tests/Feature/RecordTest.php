@@ -178,12 +178,12 @@ it('sets and tests a failsafe, and refuses what this receiver cannot do', functi
 });
 
 it('copies the bench while it is in use, and brings it back', function () {
-    $this->demo();
     $folder = sys_get_temp_dir().'/linguator-backup-'.bin2hex(random_bytes(4));
     mkdir($folder);
-    config()->set('database.connections.sqlite.database', "$folder/live.sqlite");
     touch("$folder/live.sqlite");
-    DB::purge('sqlite');
+    // A file, and a connection of its own: the one in memory is inside this test's transaction.
+    config()->set('database.connections.live', ['database' => "$folder/live.sqlite"] + config('database.connections.sqlite'));
+    DB::setDefaultConnection('live');
     $this->app->useStoragePath($folder);
     $this->artisan('migrate', ['--force' => true])->assertSuccessful();
     $this->demo();
@@ -203,4 +203,5 @@ it('copies the bench while it is in use, and brings it back', function () {
     expect(Rig::query()->count())->toBe(5)->and($this->getJson('/api/v1/rigs/dunlin')->json('document.settings.memory'))->toBe(6);
     app(Backup::class)->restore($kept);
     expect(Rig::query()->count())->toBe(4)->and($this->getJson('/api/v1/rigs/dunlin')->json('document.settings.memory'))->toBe(77);
+    DB::setDefaultConnection('sqlite');
 });

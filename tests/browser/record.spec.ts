@@ -61,6 +61,8 @@ test('the logbook opens a rig as it then was, and brings a setting back', async 
   await page.goto('/logbook')
   await page.getByRole('searchbox', { name: 'Words' }).fill('will not arm')
   await page.getByLabel('Rig').selectOption('sandpiper')
+  await expect(page).toHaveURL(/q=will\+not\+arm/)
+  await expect(page).toHaveURL(/rig=sandpiper/)
   await page.getByRole('link', { name: 'Will not arm.' }).click()
   await expect(page.getByText(/Sandpiper as it was on 20 Nov 2026/)).toBeVisible()
   await expect(page.getByRole('button', { name: /Entered|Take/ })).toHaveCount(0)

@@ -27,10 +27,18 @@ const days = computed(() => byDay(log.data.value?.entries ?? [], (entry) => entr
 const filesOf = (slug: string, position: number) =>
   (log.data.value?.attachments ?? []).filter((file) => file.rig === slug && file.position === position)
 let timer = 0
+// Choosing a rig while words are still waiting must not lose the words.
+let waiting: Partial<Record<Key, string | undefined>> = {}
 
 function set(key: Key, value: string): void {
   window.clearTimeout(timer)
-  timer = window.setTimeout(() => void router.replace({ query: { ...route.query, [key]: value || undefined } }), key === 'q' ? WAIT_MS : 0)
+  waiting[key] = value || undefined
+  timer = window.setTimeout(apply, key === 'q' ? WAIT_MS : 0)
+}
+function apply(): void {
+  const query = { ...route.query, ...waiting }
+  waiting = {}
+  void router.replace({ query })
 }
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+use Linguator\Core\Document\Schemas;
+use Linguator\Core\Gear\CardReader;
+use Linguator\Core\Rig\RigReader;
+
+/** @return array<string, stdClass> A question for each verb. */
+function questions(): array
+{
+    $vectors = json_decode((string) file_get_contents(dirname(__DIR__).'/tests/fixtures/vectors/failsafe.json'));
+    $shelf = [];
+    foreach (glob(dirname(__DIR__).'/demo/gear/*.yaml') as $file) {
+        foreach ((new CardReader(new Schemas))->fromText((string) file_get_contents($file)) as $card) {
+            $shelf[$card->id] = $card->canonical();
+        }
+    }
+    $rig = (new RigReader(new Schemas, static fn (string $id): ?stdClass => $shelf[$id] ?? null))->fromText((string) file_get_contents(dirname(__DIR__).'/demo/rigs/avocet.yaml'));
+
+    return get_object_vars(json_decode((string) file_get_contents(__DIR__.'/questions.json'))) + [
+        'failsafe' => $vectors->cases[0]->in,
+        'readiness' => (object) ['rig' => $rig->canonical()],
+    ];
+}
