@@ -8,8 +8,6 @@ use App\Models\Rig;
 use App\Models\RigEntry;
 use Illuminate\Support\Facades\DB;
 use Linguator\Core\Document\DocumentError;
-use Linguator\Core\Document\Json;
-use Linguator\Core\Document\KeyOrder;
 use Linguator\Core\Rig\RigLog;
 use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Rig\RigReader;
@@ -87,13 +85,7 @@ final readonly class ChangeRig
     public static function append(Rig $rig, \stdClass $entry): void
     {
         $position = RigEntry::query()->where('rig_id', $rig->id)->max('position');
-        RigEntry::query()->create([
-            'rig_id' => $rig->id,
-            'position' => is_numeric($position) ? (int) $position + 1 : 0,
-            'at' => is_string($entry->at ?? null) ? $entry->at : '',
-            'kind' => is_string($entry->kind ?? null) ? $entry->kind : '',
-            'entry' => Json::compact(KeyOrder::canonical($entry)),
-        ]);
+        RigEntry::query()->create(RigEntry::columns($rig, is_numeric($position) ? (int) $position + 1 : 0, $entry));
     }
 
     private static function conflict(Rig $fresh, int $revision): Conflict

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigLog;
@@ -34,6 +35,22 @@ final class Rig extends Model
     public static function bench(): array
     {
         return array_values(self::query()->get()->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)->all());
+    }
+
+    /** @return list<array{slug: string, name: string, line: string, boxes: list<string>}> What rigs are found by, without reading their documents whole. */
+    public static function named(): array
+    {
+        $line = "coalesce(json_extract(document, '$.craft.note'), json_extract(document, '$.craft.kind'))";
+        $boxes = "(select json_group_array(json_extract(value, '$.name')) from json_each(document, '$.chain'))";
+
+        $text = static fn (mixed $value): string => is_string($value) ? $value : '';
+
+        return array_values(array_map(static fn (\stdClass $row): array => [
+            'slug' => $text($row->slug ?? null),
+            'name' => $text($row->name ?? null),
+            'line' => $text($row->line ?? null),
+            'boxes' => array_values(array_filter((array) json_decode($text($row->boxes ?? null), true), is_string(...))),
+        ], DB::table('rigs')->selectRaw("slug, name, $line as line, $boxes as boxes")->orderBy('name')->get()->all()));
     }
 
     public function getRouteKeyName(): string

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Facades\DB;
 use Linguator\Core\Document\Json;
+use Linguator\Core\Document\KeyOrder;
 
 /**
  * One entry of a rig's history. Entries are only ever added.
@@ -30,7 +31,8 @@ final class RigEntry extends Model
     public static function latestByRig(): array
     {
         $latest = [];
-        foreach (DB::table('rig_entries')->selectRaw('rig_id, max(at) as at')->groupBy('rig_id')->get() as $row) {
+        // One look into the index per rig; grouping would read every entry.
+        foreach (DB::table('rigs')->selectRaw('id as rig_id, (select max(at) from rig_entries where rig_id = rigs.id) as at')->get() as $row) {
             if (is_int($row->rig_id) && is_string($row->at)) {
                 $latest[$row->rig_id] = $row->at;
             }
@@ -49,6 +51,18 @@ final class RigEntry extends Model
     public static function kinds(): array
     {
         return array_values(array_filter(DB::table('rig_entries')->distinct()->orderBy('kind')->pluck('kind')->all(), is_string(...)));
+    }
+
+    /** @return array{rig_id: int, position: int, at: string, kind: string, entry: string} */
+    public static function columns(Rig $rig, int $position, \stdClass $entry): array
+    {
+        return [
+            'rig_id' => $rig->id,
+            'position' => $position,
+            'at' => is_string($entry->at ?? null) ? $entry->at : '',
+            'kind' => is_string($entry->kind ?? null) ? $entry->kind : '',
+            'entry' => Json::compact(KeyOrder::canonical($entry)),
+        ];
     }
 
     public function plain(): \stdClass

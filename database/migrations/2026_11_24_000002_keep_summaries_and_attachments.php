@@ -23,6 +23,7 @@ return new class extends Migration
         Schema::table('rig_entries', function (Blueprint $table): void {
             $table->index(['at', 'id']);
             $table->index(['kind', 'at']);
+            $table->index(['rig_id', 'at']);
         });
         Schema::create('attachments', function (Blueprint $table): void {
             $table->id();
@@ -47,6 +48,7 @@ return new class extends Migration
         Schema::table('rig_entries', function (Blueprint $table): void {
             $table->dropIndex(['at', 'id']);
             $table->dropIndex(['kind', 'at']);
+            $table->dropIndex(['rig_id', 'at']);
         });
         Schema::table('rigs', fn (Blueprint $table) => $table->dropColumn(['handset', 'memory', 'receiver_number', 'summary', 'summary_of']));
     }

@@ -99,6 +99,6 @@ test('a wrong order is seen, mended, and taken back at the phone size', async ({
     .getByRole('button', { name: /Take back/ })
     .first()
     .click()
-  await page.getByRole('link', { name: /Order/ }).click()
+  await page.getByRole('link', { name: /^Order/ }).click()
   await expect(page.getByText('Wrong: the throttle stick would move aileron.')).toBeVisible()
 })

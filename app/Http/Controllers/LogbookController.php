@@ -72,7 +72,8 @@ final readonly class LogbookController
             }
         }
         $query = RigEntry::query();
-        $query->orderByDesc('at');
+        // With words every entry is read; in the order of the table that is four times as fast as by the index.
+        $query->orderByRaw($asked('q') === null ? 'at desc' : '+at desc');
         $query->orderByDesc('id');
         if ($asked('rig') !== null) {
             $query->where('rig_id', Rig::query()->where('slug', $asked('rig'))->value('id') ?? 0);

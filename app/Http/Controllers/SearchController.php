@@ -19,8 +19,8 @@ final readonly class SearchController
     {
         $text = $request->query('q');
         $search = new BenchSearch(is_string($text) ? mb_substr($text, 0, 200) : '');
-        foreach (Rig::bench() as $rig) {
-            $search->rig($rig->slug, $rig->rig());
+        foreach (Rig::named() as $rig) {
+            $search->rig($rig['slug'], $rig['name'], $rig['line'], $rig['boxes']);
         }
         foreach (Card::shelf() as $card) {
             $search->card($card->gear());

@@ -27,11 +27,11 @@ final readonly class RigHistory
         if ($position < -1 || $position >= count($this->log->entries)) {
             throw DocumentError::at('entry', "There is no entry $position; expected one of the ".count($this->log->entries).' in this history.', 'no_such_entry');
         }
-        $document = $this->document;
+        $document = RigPatch::copy($this->document);
         for ($k = count($this->log->entries) - 1; $k > $position; $k--) {
             $entry = $this->log->entries[$k];
             if (($entry->before ?? null) instanceof \stdClass && ($entry->after ?? null) instanceof \stdClass) {
-                $document = RigPatch::takingBack($entry->before, $entry->after)->apply($document)['document'];
+                RigPatch::takingBack($entry->before, $entry->after)->applyInPlace($document);
             }
         }
 

@@ -86,6 +86,18 @@ final readonly class RigPatch
         return ['document' => $changed, 'before' => $before, 'after' => $after];
     }
 
+    /** Changes the document itself, without saying what stood there: for going through many changes of one copy. */
+    public function applyInPlace(\stdClass $document): void
+    {
+        foreach ($this->set as $place => $value) {
+            // A later patch may reach inside this value; the one in the log stays as it is.
+            self::put($document, $place, is_scalar($value) ? $value : self::copy((object) ['of' => $value])->of);
+        }
+        foreach ($this->clear as $place) {
+            self::drop($document, $place);
+        }
+    }
+
     public static function has(\stdClass $document, string $place): bool
     {
         [$parent, $key] = self::parent($document, $place);
@@ -140,7 +152,7 @@ final readonly class RigPatch
         return [$at instanceof \stdClass ? $at : null, $key];
     }
 
-    private static function copy(\stdClass $document): \stdClass
+    public static function copy(\stdClass $document): \stdClass
     {
         $copy = unserialize(serialize($document), ['allowed_classes' => [\stdClass::class]]);
         assert($copy instanceof \stdClass);

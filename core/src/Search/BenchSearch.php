@@ -7,7 +7,6 @@ namespace Linguator\Core\Search;
 use Linguator\Core\Gear\AirNames;
 use Linguator\Core\Gear\GearCard;
 use Linguator\Core\Rig\BoxLine;
-use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Wire\WireFormats;
 
 /** Finds things on the bench by any of the words or numbers that stand on them. Every word typed must be found. */
@@ -29,11 +28,10 @@ final class BenchSearch
         $this->words = array_values(array_filter(preg_split('/\s+/', mb_strtolower(trim($text))) ?: [], static fn (string $word): bool => $word !== ''));
     }
 
-    public function rig(string $slug, RigDocument $rig): void
+    /** @param  list<string>  $boxes Names of the boxes in its chain. */
+    public function rig(string $slug, string $name, string $line, array $boxes): void
     {
-        $this->offer('rig', $slug, $rig->name(), $rig->craft()->textOrNull('note') ?? $rig->craft()->text('kind'), [
-            $rig->name(), ...array_map(static fn (GearCard $card): string => $card->name, $rig->cards),
-        ]);
+        $this->offer('rig', $slug, $name, $line, [$name, ...$boxes]);
     }
 
     public function card(GearCard $card): void
