@@ -5,6 +5,12 @@ import { chromium } from '@playwright/test'
 const [base = 'http://127.0.0.1:8080', ...only] = process.argv.slice(2)
 const folder = new URL('../docs/screenshots/', import.meta.url).pathname
 
+const compare = (page) =>
+  page
+    .getByRole('button', { name: /^What changed since/ })
+    .last()
+    .click()
+
 /** name, address, and what differs from a light 1280 × 800 page. */
 const VIEWS = [
   { name: 'bench', address: '/' },
@@ -25,12 +31,6 @@ const VIEWS = [
   { name: 'rig-phone', address: '/rigs/sanderling/travel', width: 390, height: 844 },
   { name: 'rig-dark', address: '/rigs/mudlark/path', dark: true },
 ]
-
-const compare = (page) =>
-  page
-    .getByRole('button', { name: /^What changed since/ })
-    .last()
-    .click()
 
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',

@@ -99,6 +99,10 @@ kbd {
   .keys-button {
     display: none;
   }
+  .head-button {
+    order: 6;
+    min-height: 40px;
+  }
 }
 @media print {
   .head {

@@ -155,7 +155,8 @@ li.none {
 @media (max-width: 700px) {
   .search {
     order: 5;
-    width: 100%;
+    flex: 1 1 10rem;
+    width: auto;
   }
   ul {
     left: 0;

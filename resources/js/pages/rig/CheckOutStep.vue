@@ -240,6 +240,10 @@ function antenna(event: Event): void {
   .do {
     grid-column: 2;
     flex-wrap: wrap;
+    justify-content: start;
+  }
+  .do .to {
+    text-align: left;
   }
   .do :deep(button) {
     min-height: 44px;

@@ -101,7 +101,13 @@ header {
   align-items: center;
   margin: 0.4rem 0;
 }
+.moments label {
+  display: flex;
+  gap: 0.6rem;
+  align-items: center;
+}
 .moments .field {
+  flex: 1;
   max-width: 22rem;
 }
 td.what {
