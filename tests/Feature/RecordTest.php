@@ -161,6 +161,22 @@ it('refuses the sign-off with reasons while something stands against it', functi
     expect($signOff['state'])->toBe('stale')->and($signOff['reasons'][0])->toContain('receiver number changed from 7 to 8');
 });
 
+it('goes by the order of the entries when the clock was set back', function () {
+    $this->demo();
+    $this->travelTo('2020-01-01 08:00:00');
+    $rig = fn () => $this->getJson('/api/v1/rigs/avocet')->json();
+    $this->postJson('/api/v1/rigs/avocet/checks', ['revision' => $rig()['revision'], 'check' => 'direction', 'passed' => false, 'observed' => 'left aileron goes the wrong way'])->assertOk();
+    $directions = collect($rig()['review']['readiness']['checks'])->firstWhere('check', 'direction');
+    expect($directions['state'])->toBe('failed')->and($rig()['history'][0]['entry']['at'])->toStartWith('2020-01-01')
+        ->and($rig()['review']['next']['sentence'])->not->toContain('Ready');
+    $this->postJson('/api/v1/rigs/avocet/undo', ['revision' => $rig()['revision']])->assertOk();
+    $this->getJson('/api/v1/logbook?to=2020-01-02')->assertOk()->assertJsonPath('entries.0.rig.slug', 'avocet');
+});
+
+it('refuses a day that is none', function (string $query) {
+    $this->getJson("/api/v1/logbook?$query")->assertStatus(422)->assertJsonPath('error.path', explode('=', $query)[0]);
+})->with(['from=yesterday', 'to=2026-99-99', 'to=2026-02-29']);
+
 it('sets and tests a failsafe, and refuses what this receiver cannot do', function () {
     $this->demo();
     $rig = fn () => $this->getJson('/api/v1/rigs/oystercatcher')->json();

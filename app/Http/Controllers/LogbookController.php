@@ -21,7 +21,7 @@ final readonly class LogbookController
 {
     private const PAGE = 100;
 
-    private const DAY = '/^\d{4}-\d{2}-\d{2}$/';
+    private const DAY = '/^(\d{4})-(\d{2})-(\d{2})$/';
 
     public function index(Request $request): JsonResponse
     {
@@ -67,7 +67,7 @@ final readonly class LogbookController
     {
         $asked = static fn (string $key): ?string => is_string($request->query($key)) && $request->query($key) !== '' ? $request->query($key) : null;
         foreach (['from', 'to'] as $key) {
-            if ($asked($key) !== null && preg_match(self::DAY, $asked($key)) !== 1) {
+            if ($asked($key) !== null && (preg_match(self::DAY, $asked($key), $day) !== 1 || ! checkdate((int) $day[2], (int) $day[3], (int) $day[1]))) {
                 throw DocumentError::at($key, 'Expected a day such as 2026-11-03.');
             }
         }
