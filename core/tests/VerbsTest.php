@@ -5,8 +5,18 @@ declare(strict_types=1);
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\Schemas;
+use Linguator\Core\Format\FormatCards;
+use Linguator\Core\Format\FrameReader;
 use Linguator\Core\Tests\Golden;
 use Linguator\Core\Verb\Verbs;
+
+/** @return array{raw: stdClass, flags: array<string, bool>} What a frame carries, as the worked cases list it. */
+function readBack(string $format, string $hex): array
+{
+    $frame = (new FrameReader(FormatCards::get($format)))->read((string) hex2bin($hex));
+
+    return ['raw' => (object) $frame->counts, 'flags' => $frame->flags];
+}
 
 it('answers the worked cases', function (string $verb, stdClass $case) {
     $schemas = new Schemas;
@@ -24,8 +34,11 @@ it('answers the worked cases', function (string $verb, stdClass $case) {
     }
     $answer = Json::decode(Json::compact($ask()));
     $schemas->check($answer, "verbs/$verb.out.json");
+    if (isset($case->out->decoded)) {
+        $answer->decoded = array_map(fn (string $hex) => readBack($case->in->format, $hex), $answer->hex);
+    }
     expect(Golden::difference($case->out, $answer, (array) ($case->tolerance ?? [])))->toBeNull();
-})->with(fn () => Golden::cases('order', 'movement', 'power', 'plan', 'tune', 'thresholds', 'switch', 'pulse-train', 'latency', 'range', 'bind-ladder', 'failsafe'));
+})->with(fn () => Golden::cases('order', 'movement', 'power', 'plan', 'tune', 'thresholds', 'switch', 'pulse-train', 'latency', 'range', 'bind-ladder', 'failsafe', 'encode'));
 
 it('finds a fault in a case, so that the comparison above means something', function () {
     $difference = Golden::difference((object) ['full_v' => 12.6, 'findings' => ['M2:fix']], ['full_v' => 12.7, 'findings' => []], []);

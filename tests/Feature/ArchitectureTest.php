@@ -5,7 +5,7 @@ declare(strict_types=1);
 /** Folders of the core by layer: each may use its own layer's and earlier layers' folders only. */
 const LAYERS = [
     ['Document', 'Finding', 'Quantity', 'Timing', 'Supply'],
-    ['Wire', 'Channel', 'Travel', 'Switching', 'Bind'],
+    ['Format', 'Wire', 'Channel', 'Travel', 'Switching', 'Bind'],
     ['Gear'],
     ['Chain'],
     ['Rig', 'Failsafe', 'Readiness', 'Sheet', 'Search'],

@@ -14,7 +14,9 @@ final readonly class Verbs
     /** @var list<class-string<Verb>> */
     private const ALL = [
         OrderVerb::class, MovementVerb::class, PlanVerb::class, PowerVerb::class,
-        TuneVerb::class, ThresholdsVerb::class, SwitchVerb::class, RatesVerb::class, PercentVerb::class, PulseTrainVerb::class, LatencyVerb::class, RangeVerb::class, BindLadderVerb::class, FailsafeVerb::class, ReadinessVerb::class];
+        TuneVerb::class, ThresholdsVerb::class, SwitchVerb::class, RatesVerb::class, PercentVerb::class, PulseTrainVerb::class, LatencyVerb::class, RangeVerb::class, BindLadderVerb::class, FailsafeVerb::class, ReadinessVerb::class,
+        EncodeVerb::class,
+    ];
 
     public function __construct(private Schemas $schemas)
     {

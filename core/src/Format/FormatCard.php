@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Format;
+
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Node;
+use Linguator\Core\Document\Schemas;
+
+/** A serial format as data (`format-card.schema.json`): its line, and its frame part by part. */
+final readonly class FormatCard
+{
+    private const START_AND_DATA_BITS = 9;
+
+    /**
+     * @param  list<Part>  $parts  In the order on the wire; exactly one of them carries the channels.
+     * @param  array{escape: int, xor: int}|null  $stuffing  Between the first and the last byte.
+     */
+    private function __construct(
+        public string $id,
+        public string $name,
+        public int $baud,
+        public string $parity,
+        public int $stopBits,
+        public bool $isInverted,
+        public int $fewestChannels,
+        public int $mostChannels,
+        public CountScale $scale,
+        public ?array $stuffing,
+        public array $parts,
+    ) {
+    }
+
+    /** @throws DocumentError with the path inside the card. */
+    public static function of(mixed $document, Schemas $schemas): self
+    {
+        $node = new Node($schemas->check($document, 'format-card.schema.json'));
+        $line = $node->node('line');
+        $channels = $node->node('channels');
+        $scale = $node->node('scale');
+        assert($line !== null && $channels !== null && $scale !== null);
+        $stuffing = $node->node('stuffing');
+        $parts = array_map(static fn (Node $part): Part => new Part($part), $node->nodes('parts'));
+        self::checkParts($parts, $stuffing !== null, $scale->int('max'));
+        if ($channels->int('min') > $channels->int('max')) {
+            throw DocumentError::at('channels.max', 'Found fewer at most than at least.');
+        }
+
+        return new self(
+            $node->text('id'),
+            $node->text('name'),
+            $line->int('baud'),
+            $line->text('parity'),
+            $line->int('stop_bits'),
+            $line->flag('inverted'),
+            $channels->int('min'),
+            $channels->int('max'),
+            new CountScale($scale->int('centre'), $scale->number('us'), $scale->int('max')),
+            $stuffing === null ? null : ['escape' => $stuffing->int('escape'), 'xor' => $stuffing->int('xor')],
+            $parts,
+        );
+    }
+
+    /** Bits of one byte on the wire, start, parity and stop bits included. */
+    public function bitsPerByte(): int
+    {
+        return self::START_AND_DATA_BITS + ($this->parity === 'none' ? 0 : 1) + $this->stopBits;
+    }
+
+    /** How long so many bytes take, ms. */
+    public function durationMs(int $bytes): float
+    {
+        return $bytes * $this->bitsPerByte() / $this->baud * 1000;
+    }
+
+    public function channelPart(): Part
+    {
+        foreach ($this->parts as $part) {
+            if ($part->kind === 'channels') {
+                return $part;
+            }
+        }
+        throw new \LogicException('A format card without channels passed its checks.');
+    }
+
+    public function flagPart(): ?Part
+    {
+        foreach ($this->parts as $part) {
+            if ($part->kind === 'flags') {
+                return $part;
+            }
+        }
+
+        return null;
+    }
+
+    /** How many on/off channels ride in the flags: 0 to 2. */
+    public function digitalChannels(): int
+    {
+        $flags = $this->flagPart()?->flagBits() ?? [];
+
+        return (isset($flags['digital_1']) ? 1 : 0) + (isset($flags['digital_1'], $flags['digital_2']) ? 1 : 0);
+    }
+
+    /** @param  list<Part>  $parts */
+    private static function checkParts(array $parts, bool $isStuffed, int $largest): void
+    {
+        if (count(array_filter($parts, static fn (Part $part): bool => $part->kind === 'channels')) !== 1) {
+            throw DocumentError::at('parts', 'Expected exactly one part with channels.');
+        }
+        foreach ($parts as $k => $part) {
+            foreach ($part->needs() as $key) {
+                if (! $part->node->has($key)) {
+                    throw DocumentError::at("parts.$k.$key", "The key \"$key\" is missing.", 'missing_key');
+                }
+            }
+            if ($part->kind === 'channels' && $largest >= 1 << $part->valueBits()) {
+                throw DocumentError::at('scale.max', "Found $largest; {$part->valueBits()} bits hold at most ".((1 << $part->valueBits()) - 1).'.');
+            }
+        }
+        if ($isStuffed && ($parts[0]->constant() === null || strlen($parts[0]->constant()) !== 1 || $parts[count($parts) - 1]->constant() === null)) {
+            throw DocumentError::at('stuffing', 'Expected a frame that begins and ends with one constant byte.');
+        }
+    }
+}

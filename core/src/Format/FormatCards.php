@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Format;
+
+use Linguator\Core\Document\Schemas;
+use Linguator\Core\Document\Yaml;
+
+/** The shipped serial formats (`core/data/formats`). */
+final class FormatCards
+{
+    /** @return list<string> */
+    public static function ids(): array
+    {
+        return array_map(static fn (string $file): string => basename($file, '.yaml'), glob(self::folder().'/*.yaml') ?: []);
+    }
+
+    public static function get(string $id): ?FormatCard
+    {
+        return in_array($id, self::ids(), true)
+            ? FormatCard::of(Yaml::decodeAll((string) file_get_contents(self::folder()."/$id.yaml"))[0]['value'], new Schemas)
+            : null;
+    }
+
+    private static function folder(): string
+    {
+        return dirname(__DIR__, 2).'/data/formats';
+    }
+}
