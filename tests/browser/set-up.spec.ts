@@ -121,6 +121,15 @@ test('a quick tool answers while typing, keeps its numbers in the address, and g
   await expect(page.getByLabel('Low threshold, µs')).toHaveValue('1010')
 })
 
+test('channel values become bytes, and a word among them is named', async ({ page }) => {
+  await page.goto('/tools/encode')
+  await page.getByLabel('Format').selectOption('s420c')
+  await page.getByLabel('Channels from 1').fill('1000 2000')
+  await expect(page.getByLabel('Frame 1, hex')).toContainText('c8 18 16 c0 00 38')
+  await page.getByLabel('Channels from 1').fill('1000 up')
+  await expect(page.getByRole('alert')).toContainText('"up"')
+})
+
 test('every quick tool answers from the start, and can be read by everybody', async ({ page }) => {
   test.setTimeout(120_000)
   await page.goto('/')

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { BindLadderAnswer } from '@/api/generated/bind-ladder.out'
+import type { EncodeAnswer } from '@/api/generated/encode.out'
 import type { Finding } from '@/api/generated/finding'
 import type { LatencyAnswer } from '@/api/generated/latency.out'
 import type { OrderAnswer } from '@/api/generated/order.out'
@@ -40,6 +41,8 @@ const latency = as<LatencyAnswer>()
 const power = as<PowerAnswer>()
 const range = as<RangeAnswer>()
 const ladder = as<BindLadderAnswer>()
+const encoded = as<EncodeAnswer>()
+const pairs = (hex: string) => hex.match(/../g) ?? []
 
 const number = (key: string) => Number(props.answers[key])
 const three = (prefix: string) => ({ lo: number(`${prefix}lo`), mid: number(`${prefix}mid`), hi: number(`${prefix}hi`) })
@@ -80,6 +83,15 @@ const WORDS = { ok: 'fits', note: 'fits', check: 'check', fix: 'mend', stop: 'st
           <small class="muted">Touches: {{ fix.touches }}</small>
         </li>
       </ul>
+    </template>
+
+    <template v-else-if="tool === 'encode'">
+      <p class="big">
+        {{ encoded.hex.length > 1 ? `${encoded.hex.length} frames in turn, each ` : '' }}{{ pairs(encoded.hex[0] ?? '').length }} bytes in
+        <b class="value">{{ figure(encoded.duration_ms, 2) }} ms</b>
+      </p>
+      <p v-for="(hex, k) in encoded.hex" :key="k" class="bytes value" :aria-label="`Frame ${k + 1}, hex`">{{ pairs(hex).join(' ') }}</p>
+      <p class="muted small">Hex, first byte first. Channels not told are sent at centre; a flag the format does not have is left out.</p>
     </template>
 
     <template v-else-if="tool === 'tune'">
@@ -240,6 +252,10 @@ const WORDS = { ok: 'fits', note: 'fits', check: 'check', fix: 'mend', stop: 'st
 </template>
 
 <style scoped>
+.bytes {
+  overflow-wrap: anywhere;
+  line-height: 1.7;
+}
 .big {
   font-size: 1.3rem;
   margin-bottom: 0.4rem;

@@ -107,7 +107,7 @@ async function share(): Promise<void> {
       <h1>{{ tool.title }}</h1>
       <p class="muted">{{ tool.line }}</p>
       <form class="fields" @submit.prevent>
-        <label v-for="field in tool.fields" :key="`${tool.key}/${field.key}`" :class="field.type"
+        <label v-for="field in tool.fields" :key="`${tool.key}/${field.key}`" :class="[field.type, { wide: field.isWide }]"
           ><span
             >{{ field.label }}<small v-if="field.columns" class="muted"> · one a line: {{ field.columns }}</small></span
           >
@@ -136,7 +136,7 @@ async function share(): Promise<void> {
               :aria-invalid="isWrong(field.key)"
               :placeholder="field.isOptional ? 'not given' : ''"
               :inputmode="field.type === 'number' ? 'decimal' : 'text'"
-              maxlength="60"
+              :maxlength="field.isWide ? 240 : 60"
               autocomplete="off"
               @input="type(field.key, ($event.target as HTMLInputElement).value)"
             />
@@ -151,7 +151,7 @@ async function share(): Promise<void> {
         <ToolAnswer :tool="tool.key" :answer="answer" :answers="answers" />
       </section>
       <div class="actions">
-        <a-button :aria-expanded="isChoosing" @click="isChoosing = !isChoosing">Use in a rig</a-button>
+        <a-button v-if="tool.step" :aria-expanded="isChoosing" @click="isChoosing = !isChoosing">Use in a rig</a-button>
         <a-button @click="share">Copy the address</a-button>
       </div>
       <ul v-if="isChoosing" class="plain-list rigs">
@@ -197,6 +197,9 @@ async function share(): Promise<void> {
   display: flex;
   flex-direction: column;
   font-size: 0.9rem;
+}
+.wide {
+  grid-column: span 2;
 }
 .lines {
   grid-column: 1 / -1;

@@ -30,6 +30,14 @@ describe('quick tools', () => {
     })
   })
 
+  it('takes channel values however they are parted, and keeps what is none', () => {
+    const { tool, answers } = started('encode')
+    expect(tool.question({ ...answers, us: ' 988 1500,\t2012;x ' })).toEqual({
+      format: 's100i',
+      frames: [{ us: [988, 1500, 2012, 'x'], flags: { failsafe: false, frame_lost: false } }],
+    })
+  })
+
   it('asks every tool a question of its own from the start', () => {
     for (const tool of TOOLS) expect(Object.keys(tool.question(started(tool.key).answers)).length).toBeGreaterThan(0)
     expect(new Set(TOOLS.map((tool) => tool.key)).size).toBe(TOOLS.length)

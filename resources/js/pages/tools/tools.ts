@@ -11,6 +11,8 @@ export interface ToolField {
   /** For lines: what stands in one, in sequence. */
   columns?: string
   isOptional?: boolean
+  /** Longer than one number. */
+  isWide?: boolean
 }
 
 export type Answers = Record<string, string>
@@ -22,7 +24,7 @@ export interface Tool {
   line: string
   fields: ToolField[]
   question: (answers: Answers) => Record<string, unknown>
-  /** The step of a rig where the same is done. */
+  /** The step of a rig where the same is done; empty: there is none. */
   step: string
   /** Readings it leaves in the rig's travel table, by channel, to be looked at there. */
   draft?: (answers: Answers) => Record<string, { lo: number; mid: number; hi: number }>
@@ -340,5 +342,45 @@ export const TOOLS: Tool[] = [
         })),
       }
     },
+  },
+  {
+    key: 'encode',
+    title: 'Frame bytes',
+    line: 'what stands on a serial wire for these values',
+    step: '',
+    fields: [
+      {
+        ...choice('format', 'Format', [
+          ['s100i', '16 × 11-bit, 100 k inverted'],
+          ['s420c', '16 × 11-bit, 420 k with CRC-8'],
+          ['s115u', '14 × µs words, 115 k'],
+          ['s115t', '7 tagged words, 115 k'],
+          ['s115e', 'eighth-µs words, 115 k with CRC-16'],
+          ['s115f', '16 × 11-bit, 115 k framed'],
+        ]),
+        isWide: true,
+      },
+      { key: 'us', label: 'Channels from 1, µs', type: 'text', start: '1500, 1500, 988, 1500', isWide: true },
+      choice('failsafe', 'Failsafe flag', [
+        ['false', 'down'],
+        ['true', 'up'],
+      ]),
+      choice('frame_lost', 'Frame-lost flag', [
+        ['false', 'down'],
+        ['true', 'up'],
+      ]),
+    ],
+    question: (a) => ({
+      format: a.format,
+      frames: [
+        {
+          us: (a.us ?? '')
+            .split(/[\s,;]+/)
+            .filter((text) => text !== '')
+            .map(valueOf),
+          flags: { failsafe: a.failsafe === 'true', frame_lost: a.frame_lost === 'true' },
+        },
+      ],
+    }),
   },
 ]
