@@ -10,6 +10,9 @@ use Linguator\Core\Document\Yaml;
 /** The shipped serial formats (`core/data/formats`). */
 final class FormatCards
 {
+    /** @var array<string, FormatCard> */
+    private static array $read = [];
+
     /** @return list<string> */
     public static function ids(): array
     {
@@ -18,9 +21,11 @@ final class FormatCards
 
     public static function get(string $id): ?FormatCard
     {
-        return in_array($id, self::ids(), true)
-            ? FormatCard::of(Yaml::decodeAll((string) file_get_contents(self::folder()."/$id.yaml"))[0]['value'], new Schemas)
-            : null;
+        if (! isset(self::$read[$id]) && in_array($id, self::ids(), true)) {
+            self::$read[$id] = FormatCard::of(Yaml::decodeAll((string) file_get_contents(self::folder()."/$id.yaml"))[0]['value'], new Schemas);
+        }
+
+        return self::$read[$id] ?? null;
     }
 
     private static function folder(): string
