@@ -161,6 +161,18 @@ it('refuses the sign-off with reasons while something stands against it', functi
     expect($signOff['state'])->toBe('stale')->and($signOff['reasons'][0])->toContain('receiver number changed from 7 to 8');
 });
 
+it('brings a rig back with the files it left behind, once', function () {
+    $this->demo();
+    $this->post('/api/v1/rigs/avocet/entries/2/attachments', ['file' => UploadedFile::fake()->createWithContent('wiring.png', base64_decode(PNG))], ['Accept' => 'application/json'])->assertCreated();
+    $gone = $this->deleteJson('/api/v1/rigs/avocet')->assertOk()->json();
+    expect(Attachment::query()->count())->toBe(0);
+    $back = $this->postJson('/api/v1/rigs/import', ['text' => $gone['deleted'], 'left' => $gone['left']])->assertCreated();
+    expect($back->json('attachments.0.name'))->toBe('wiring.png')->and($back->json('attachments.0.position'))->toBe(2)
+        ->and($this->get('/api/v1/attachments/'.$back->json('attachments.0.id'))->assertOk()->getContent())->toBe(base64_decode(PNG));
+    $again = $this->postJson('/api/v1/rigs/import', ['text' => $gone['deleted'], 'left' => $gone['left']])->assertCreated();
+    expect($again->json('attachments'))->toBe([]);
+});
+
 it('goes by the order of the entries when the clock was set back', function () {
     $this->demo();
     $this->travelTo('2020-01-01 08:00:00');

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\ChangeRig;
 use App\Actions\ImportRig;
+use App\Actions\TakeOffBench;
 use App\Http\Answer;
 use App\Http\RequestDocument;
 use App\Http\RigAnswer;
@@ -13,7 +14,6 @@ use App\Models\Rig;
 use App\Models\RigEntry;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Linguator\Core\Document\Json;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Rig\RigReader;
@@ -60,12 +60,9 @@ final readonly class RigController
         return RigAnswer::of($change($rig, $document->int('revision'), $patch, $document->text('text')));
     }
 
-    public function destroy(Rig $rig): JsonResponse
+    public function destroy(Rig $rig, TakeOffBench $takeOff): JsonResponse
     {
-        $whole = Json::pretty($rig->whole()->canonical());
-        $rig->delete();
-
-        return Answer::json(['deleted' => $whole]);
+        return Answer::json($takeOff($rig));
     }
 
     /** @param  array<string, mixed>  $rig */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\ImportRig;
+use App\Actions\TakeOffBench;
 use App\Http\Answer;
 use App\Http\RequestDocument;
 use App\Http\RigAnswer;
@@ -26,8 +26,11 @@ final readonly class RigDocumentController
         return Answer::file($format === 'json' ? Json::pretty($document) : Yaml::dump($document), "$rig->slug.$format");
     }
 
-    public function import(Request $request, RigReader $reader, ImportRig $import): JsonResponse
+    /** A rig document as `text`; with `left`, the files that a rig taken off the bench left behind come back as well. */
+    public function import(Request $request, RigReader $reader, TakeOffBench $bench): JsonResponse
     {
-        return RigAnswer::of($import($reader->fromText(RequestDocument::of($request)->text('text'))), 201);
+        $document = RequestDocument::of($request);
+
+        return RigAnswer::of($bench->bringBack($reader->fromText($document->text('text')), $document->text('left', '')), 201);
     }
 }

@@ -32,7 +32,7 @@ final readonly class RigMomentController
         ]);
     }
 
-    /** Two moments of this rig (`then`, `now`), or this rig against another one (`with`). */
+    /** Two moments of this rig: `then` and `now`, the last entry unless told. */
     public function compare(Request $request, Rig $rig): JsonResponse
     {
         $log = $rig->log();

@@ -78,19 +78,23 @@ function toggle(position: number): void {
 async function remove(): Promise<void> {
   const name = rig.value?.document.name ?? ''
   try {
-    const { deleted } = await deleteJson<{ deleted: string }>(`/rigs/${slug.value}`)
+    const { deleted, left } = await deleteJson<{ deleted: string; left: string }>(`/rigs/${slug.value}`)
     await router.push('/')
     void client.invalidateQueries({ queryKey: rigsQuery.queryKey })
-    notice.say(`${name} is off the bench.`, { label: 'Bring it back', run: () => void bringBack(deleted) })
+    notice.say(`${name} is off the bench.`, { label: 'Bring it back', run: () => void bringBack(deleted, left) })
   } catch (error) {
     notice.warn(sentenceOf(error))
   }
 }
 
-async function bringBack(text: string): Promise<void> {
-  const made = await postJson<RigData>('/rigs/import', { text })
-  void client.invalidateQueries({ queryKey: rigsQuery.queryKey })
-  void router.push(`/rigs/${made.slug}`)
+async function bringBack(text: string, left: string): Promise<void> {
+  try {
+    const made = await postJson<RigData>('/rigs/import', { text, left })
+    void client.invalidateQueries({ queryKey: rigsQuery.queryKey })
+    void router.push(`/rigs/${made.slug}`)
+  } catch (error) {
+    notice.warn(sentenceOf(error))
+  }
 }
 
 useKeys((key, event) => {
