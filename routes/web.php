@@ -45,12 +45,12 @@ Route::prefix('api/v1')->group(function (): void {
     Route::patch('rigs/{rig}', [RigController::class, 'update']);
     Route::delete('rigs/{rig}', [RigController::class, 'destroy']);
     Route::post('rigs/{rig}/undo', [RigHistoryController::class, 'undo']);
-    Route::get('rigs/{rig}/at/{position}', [RigMomentController::class, 'show'])->whereNumber('position');
+    Route::get('rigs/{rig}/at/{position}', [RigMomentController::class, 'show'])->where('position', '[0-9]{1,9}');
     Route::get('rigs/{rig}/compare', [RigMomentController::class, 'compare']);
     Route::post('rigs/{rig}/duplicate', RigDuplicateController::class);
     Route::post('rigs/{rig}/notes', RigNoteController::class);
-    Route::post('rigs/{rig}/entries/{position}/attachments', [AttachmentController::class, 'store'])->whereNumber('position');
-    Route::get('attachments/{attachment}', [AttachmentController::class, 'show'])->whereNumber('attachment');
+    Route::post('rigs/{rig}/entries/{position}/attachments', [AttachmentController::class, 'store'])->where('position', '[0-9]{1,9}');
+    Route::get('attachments/{attachment}', [AttachmentController::class, 'show'])->where('attachment', '[0-9]{1,18}');
 
     Route::get('logbook', [LogbookController::class, 'index']);
     Route::get('logbook.{format}', [LogbookController::class, 'export'])->whereIn('format', ['csv', 'json']);
