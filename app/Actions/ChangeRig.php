@@ -8,6 +8,7 @@ use App\Models\Rig;
 use App\Models\RigEntry;
 use Illuminate\Support\Facades\DB;
 use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Rig\MemorySettings;
 use Linguator\Core\Rig\RigLog;
 use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Rig\RigReader;
@@ -20,9 +21,6 @@ use Linguator\Core\Rig\RigReader;
  */
 final readonly class ChangeRig
 {
-    /** Settings that live in the handset's memory: rigs that share the memory share them. */
-    private const SHARED = ['settings.order', 'settings.channels', 'settings.switches', 'settings.stick_mode'];
-
     public const SHARED_KIND = 'shared';
 
     /** So many changes of the other tab are named in a conflict. */
@@ -58,7 +56,7 @@ final readonly class ChangeRig
             self::append($fresh, (object) ($undoes === null ? $entry : $entry + ['undoes' => $undoes]));
             $sharing = $fresh->sharingMemory();
             $fresh->update(Rig::columns($document) + ['revision' => $revision + 1]);
-            $this->carryOver($result['after'], $sharing, "With $fresh->name: $text");
+            $this->carryOver(MemorySettings::shared($result['before'], $result['after']), $sharing, "With $fresh->name: $text");
 
             return $fresh->refresh();
         });
@@ -69,12 +67,11 @@ final readonly class ChangeRig
      *
      * @param  list<Rig>  $sharing
      */
-    private function carryOver(\stdClass $after, array $sharing, string $text): void
+    private function carryOver(RigPatch $patch, array $sharing, string $text): void
     {
-        $shared = array_intersect_key(get_object_vars($after), array_flip(self::SHARED));
-        foreach ($shared === [] ? [] : $sharing as $rig) {
-            $result = RigPatch::of($shared)->apply($rig->plain());
-            if ((array) $result['after'] === []) {
+        foreach ($sharing as $rig) {
+            $result = $patch->apply($rig->plain());
+            if ((array) $result['after'] === [] && (array) $result['before'] === []) {
                 continue;
             }
             self::append($rig, (object) ['at' => now()->format('Y-m-d\TH:i:s\Z'), 'kind' => self::SHARED_KIND, 'text' => $text, 'before' => $result['before'], 'after' => $result['after']]);

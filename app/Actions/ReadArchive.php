@@ -84,7 +84,7 @@ final readonly class ReadArchive
                 if (str_starts_with($name, 'shelf/')) {
                     array_push($cards, ...$this->cards->fromText($this->text($zip, $name)));
                 } elseif (str_starts_with($name, 'rigs/')) {
-                    $rigs[basename($name, '.json')] = $this->rigs->fromText($this->text($zip, $name));
+                    $rigs[pathinfo($name, PATHINFO_FILENAME)] = $this->rigs->fromText($this->text($zip, $name));
                 }
             } catch (DocumentError $error) {
                 throw new DocumentError($error->errorCode, "$name: {$error->getMessage()}", $error->path, $error->sourceLine);

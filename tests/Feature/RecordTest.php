@@ -101,6 +101,11 @@ it('carries a change of the handset\'s memory over to every rig flown from it, a
     expect($state('avocet', 'order'))->toBe('stale')->and($state('avocet-second-wing', 'order'))->toBe('stale');
     $entry = $this->getJson('/api/v1/rigs/avocet-second-wing')->json('history.0.entry');
     expect($entry['kind'])->toBe('shared')->and($entry['text'])->toBe('With Avocet: Order changed');
+    $revision = $this->getJson('/api/v1/rigs/avocet')->json('revision');
+    $this->patchJson('/api/v1/rigs/avocet', ['revision' => $revision, 'set' => (object) [], 'clear' => ['settings.order'], 'text' => 'Order left open'])->assertOk();
+    expect($this->getJson('/api/v1/rigs/avocet-second-wing')->json('document.settings'))->not->toHaveKey('order');
+    $this->postJson('/api/v1/rigs/avocet/undo', ['revision' => $this->getJson('/api/v1/rigs/avocet')->json('revision')])->assertOk();
+    expect($this->getJson('/api/v1/rigs/avocet-second-wing')->json('document.settings.order'))->toBe('RETA');
     changed($this, 'avocet', ['settings.antenna' => 'in the fin'], 'Antenna moved');
     expect($this->getJson('/api/v1/rigs/avocet-second-wing')->json('document.settings'))->not->toHaveKey('antenna');
 });

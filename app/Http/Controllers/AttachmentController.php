@@ -23,9 +23,6 @@ final readonly class AttachmentController
         if (! $file instanceof UploadedFile || ! $file->isValid()) {
             throw DocumentError::at('file', 'Found no file, or one that did not arrive whole; expected one of at most '.(KeepAttachment::MAX_BYTES / 1_048_576).' MB.', 'missing_file');
         }
-        if ($file->getSize() > KeepAttachment::MAX_BYTES) {
-            throw DocumentError::at('file', sprintf('Found %.1f MB; expected at most %d MB.', $file->getSize() / 1_048_576, KeepAttachment::MAX_BYTES / 1_048_576), 'too_large');
-        }
         $attachment = $keep($rig, $position, $file->getClientOriginalName(), (string) $file->getContent(), now()->format('Y-m-d\TH:i:s\Z'));
 
         return Answer::json($attachment->listed(), 201);
