@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
+use App\Console\DecodeCommand;
 use App\Console\VerbCommand;
 use Illuminate\Console\Application;
 use Linguator\Core\Verb\Verbs;
 
 // One command per verb: linguator:order, linguator:plan …
 Application::starting(function (Application $artisan): void {
+    $artisan->resolve(DecodeCommand::class);
     foreach (Verbs::all() as $name => $class) {
         $artisan->resolve(app()->make(VerbCommand::class, ['verb' => $name, 'summary' => $class::summary()]));
     }

@@ -6,6 +6,9 @@ declare(strict_types=1);
 const LAYERS = [
     ['Document', 'Finding', 'Quantity', 'Timing', 'Supply'],
     ['Format', 'Wire', 'Channel', 'Travel', 'Switching', 'Bind'],
+    ['Line'],
+    ['Capture'],
+    ['Signal'],
     ['Gear'],
     ['Chain'],
     ['Rig', 'Failsafe', 'Readiness', 'Sheet', 'Search'],

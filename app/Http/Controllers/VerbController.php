@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Answer;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Linguator\Core\Verb\DecodeVerb;
 use Linguator\Core\Verb\Verbs;
 
 final readonly class VerbController
@@ -17,7 +18,7 @@ final readonly class VerbController
 
     public function index(): JsonResponse
     {
-        return Answer::json(['verbs' => array_map(static fn (string $class): string => $class::summary(), Verbs::all())]);
+        return Answer::json(['verbs' => array_map(static fn (string $class): string => $class::summary(), Verbs::all()) + [DecodeVerb::NAME => DecodeVerb::SUMMARY]]);
     }
 
     public function ask(Request $request, string $verb): JsonResponse

@@ -4,31 +4,62 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Format;
 
-/** Checks over the bytes of a frame. */
-final class Check
+/** A check over the bytes of a frame: a sum, its complement, or a cyclic redundancy check (most significant bit first, not reflected). */
+final readonly class Check
 {
-    /** The bytes of a part's check, as they stand on the wire. */
-    public static function of(Part $part, string $bytes): string
+    /** @var list<int> What each value of the top byte adds; empty for sums. */
+    private array $table;
+
+    private function __construct(private string $kind, private int $width, private int $init, int $poly, private string $word)
     {
-        return match ($part->node->text('check')) {
-            'crc8' => chr(self::crc($bytes, 8, $part->node->int('poly'), $part->node->intOrNull('init') ?? 0)),
-            'crc16' => pack($part->word(), self::crc($bytes, 16, $part->node->int('poly'), $part->node->intOrNull('init') ?? 0)),
-            'complement16' => pack($part->word(), (0xFFFF - self::sum($bytes)) & 0xFFFF),
-            default => chr(0xFF - self::carrySum($bytes)),
-        };
+        $this->table = str_starts_with($kind, 'crc') ? self::table($width, $poly) : [];
     }
 
-    /** Cyclic redundancy check, most significant bit first, not reflected. */
-    private static function crc(string $bytes, int $width, int $poly, int $init): int
+    public static function of(Part $part): self
     {
-        $top = 1 << ($width - 1);
-        $mask = (1 << $width) - 1;
-        $crc = $init;
+        return new self(
+            $part->node->text('check'),
+            8 * $part->checkBytes(),
+            $part->node->intOrNull('init') ?? 0,
+            $part->node->intOrNull('poly') ?? 0,
+            $part->checkBytes() === 1 ? 'C' : $part->word(),
+        );
+    }
+
+    /** The check as it stands on the wire. */
+    public function bytes(string $covered): string
+    {
+        return pack($this->word, match ($this->kind) {
+            'crc8' => $this->crc8($covered),
+            'crc16' => $this->crc16($covered),
+            'sum8', 'sum16' => self::sum($covered) & $this->mask(),
+            'complement8', 'complement16' => $this->mask() - self::sum($covered) & $this->mask(),
+            default => 0xFF - self::carrySum($covered),
+        });
+    }
+
+    private function mask(): int
+    {
+        return (1 << $this->width) - 1;
+    }
+
+    private function crc8(string $bytes): int
+    {
+        $crc = $this->init;
+        $table = $this->table;
         for ($k = 0, $n = strlen($bytes); $k < $n; $k++) {
-            $crc ^= ord($bytes[$k]) << ($width - 8);
-            for ($bit = 0; $bit < 8; $bit++) {
-                $crc = ($crc & $top) !== 0 ? ($crc << 1 ^ $poly) & $mask : $crc << 1 & $mask;
-            }
+            $crc = $table[$crc ^ ord($bytes[$k])];
+        }
+
+        return $crc;
+    }
+
+    private function crc16(string $bytes): int
+    {
+        $crc = $this->init;
+        $table = $this->table;
+        for ($k = 0, $n = strlen($bytes); $k < $n; $k++) {
+            $crc = ($crc << 8 & 0xFFFF) ^ $table[$crc >> 8 ^ ord($bytes[$k])];
         }
 
         return $crc;
@@ -36,18 +67,39 @@ final class Check
 
     private static function sum(string $bytes): int
     {
-        return (int) array_sum(array_map(ord(...), str_split($bytes)));
+        $sum = 0;
+        for ($k = 0, $n = strlen($bytes); $k < $n; $k++) {
+            $sum += ord($bytes[$k]);
+        }
+
+        return $sum;
     }
 
     /** Each carry out of eight bits is folded back in. */
     private static function carrySum(string $bytes): int
     {
-        $sum = 0;
-        foreach (str_split($bytes) as $byte) {
-            $sum += ord($byte);
+        $sum = self::sum($bytes);
+        while ($sum > 0xFF) {
             $sum = ($sum & 0xFF) + ($sum >> 8);
         }
 
         return $sum;
+    }
+
+    /** @return list<int> */
+    private static function table(int $width, int $poly): array
+    {
+        $top = 1 << ($width - 1);
+        $mask = (1 << $width) - 1;
+        $table = [];
+        for ($byte = 0; $byte < 256; $byte++) {
+            $crc = $byte << ($width - 8);
+            for ($bit = 0; $bit < 8; $bit++) {
+                $crc = ($crc & $top) !== 0 ? ($crc << 1 ^ $poly) & $mask : $crc << 1 & $mask;
+            }
+            $table[] = $crc;
+        }
+
+        return $table;
     }
 }

@@ -13,9 +13,15 @@ final readonly class FormatCard
 {
     private const START_AND_DATA_BITS = 9;
 
+    /** Period of a card that tells none. */
+    private const USUAL_MS = 10.0;
+
     /**
      * @param  list<Part>  $parts  In the order on the wire; exactly one of them carries the channels.
      * @param  array{escape: int, xor: int}|null  $stuffing  Between the first and the last byte.
+     * @param  float|null  $silenceMs  A frame starts after so much silence; null: it has a header.
+     * @param  string  $reportedAs  The id under which a capture is reported: its own, or that of the format it is a kind of.
+     * @param  list<OtherFrame>  $others  Frames of other types on the same line.
      */
     private function __construct(
         public string $id,
@@ -29,6 +35,10 @@ final readonly class FormatCard
         public CountScale $scale,
         public ?array $stuffing,
         public array $parts,
+        public ?float $silenceMs,
+        public array $others,
+        public float $usualMs,
+        public string $reportedAs,
     ) {
     }
 
@@ -43,6 +53,7 @@ final readonly class FormatCard
         $stuffing = $node->node('stuffing');
         $parts = array_map(static fn (Node $part): Part => new Part($part), $node->nodes('parts'));
         self::checkParts($parts, $stuffing !== null, $scale->int('max'));
+        self::checkStart($parts, $node->has('silence_ms'));
         if ($channels->int('min') > $channels->int('max')) {
             throw DocumentError::at('channels.max', 'Found fewer at most than at least.');
         }
@@ -59,6 +70,10 @@ final readonly class FormatCard
             new CountScale($scale->int('centre'), $scale->number('us'), $scale->int('max')),
             $stuffing === null ? null : ['escape' => $stuffing->int('escape'), 'xor' => $stuffing->int('xor')],
             $parts,
+            $node->numberOrNull('silence_ms'),
+            array_map(static fn (Node $other): OtherFrame => OtherFrame::of($other), $node->nodes('others')),
+            $node->node('period_ms')?->number('usual') ?? self::USUAL_MS,
+            $node->textOrNull('kind_of') ?? $node->text('id'),
         );
     }
 
@@ -121,6 +136,23 @@ final readonly class FormatCard
         }
         if ($isStuffed && ($parts[0]->constant() === null || strlen($parts[0]->constant()) !== 1 || $parts[count($parts) - 1]->constant() === null)) {
             throw DocumentError::at('stuffing', 'Expected a frame that begins and ends with one constant byte.');
+        }
+    }
+
+    /**
+     * A frame is found by a constant header or by the silence before it.
+     *
+     * @param  list<Part>  $parts
+     */
+    private static function checkStart(array $parts, bool $hasSilence): void
+    {
+        if (! $hasSilence && $parts[0]->constant() === null) {
+            throw DocumentError::at('silence_ms', 'Found neither a constant at the start of the frame nor "silence_ms"; one of them must mark where a frame starts.', 'missing_key');
+        }
+        $counted = array_filter($parts, static fn (Part $part): bool => $part->kind === 'count');
+        $channels = array_filter($parts, static fn (Part $part): bool => $part->kind === 'channels');
+        if ($counted !== [] && array_key_first($counted) > array_key_first($channels)) {
+            throw DocumentError::at('parts.'.array_key_first($counted), 'Found the count behind the channels; expected it before them.');
         }
     }
 }

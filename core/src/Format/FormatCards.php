@@ -28,6 +28,12 @@ final class FormatCards
         return self::$read[$id] ?? null;
     }
 
+    /** @return list<FormatCard> */
+    public static function all(): array
+    {
+        return array_values(array_filter(array_map(self::get(...), self::ids())));
+    }
+
     private static function folder(): string
     {
         return dirname(__DIR__, 2).'/data/formats';

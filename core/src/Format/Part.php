@@ -32,8 +32,8 @@ final readonly class Part
             'tagged' => ['bits', 'in_frame'],
             'crc8' => ['poly', 'from'],
             'crc16' => ['poly', 'from', 'order'],
-            'complement16' => ['from', 'order'],
-            'carry8' => ['from'],
+            'sum16', 'complement16' => ['from', 'order'],
+            'sum8', 'complement8', 'carry8' => ['from'],
             default => [],
         };
     }

@@ -11,7 +11,7 @@ namespace Linguator\Core\Timing;
 final readonly class PulseTrain
 {
     /** A gap must be longer than the longest channel by this, or it is taken for one. */
-    private const UNMISTAKABLE_US = 500.0;
+    public const UNMISTAKABLE_US = 500.0;
 
     private const FRAME_STEP_US = 500.0;
 

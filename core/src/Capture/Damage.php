@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Capture;
+
+use Linguator\Core\Document\Excerpt;
+
+/** Places of a capture that could not be read; what is sound before and after them is kept. */
+final class Damage
+{
+    private const SHOWN = 20;
+
+    public int $count = 0;
+
+    /** @var list<array{line?: int, byte?: int, found: string, expected: string}> The first ones. */
+    public array $places = [];
+
+    /** The capture is read from its begin again. */
+    public function restart(): void
+    {
+        [$this->count, $this->places] = [0, []];
+    }
+
+    public function onLine(int $line, string $found, string $expected): void
+    {
+        $this->note(['line' => $line, 'found' => Excerpt::of($found), 'expected' => $expected]);
+    }
+
+    public function atByte(int $byte, string $found, string $expected): void
+    {
+        $this->note(['byte' => $byte, 'found' => $found, 'expected' => $expected]);
+    }
+
+    /** @param  array{line?: int, byte?: int, found: string, expected: string}  $place */
+    private function note(array $place): void
+    {
+        $this->count++;
+        if (count($this->places) < self::SHOWN) {
+            $this->places[] = $place;
+        }
+    }
+}

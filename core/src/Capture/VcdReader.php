@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Capture;
+
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Excerpt;
+use Linguator\Core\Line\Edges;
+
+/** A value change dump (IEEE 1364): its one-bit variables are wires. */
+final class VcdReader implements WireCapture
+{
+    private const HEADER_BYTES = 1_048_576;
+
+    /** µs. */
+    private const UNITS = ['s' => 1e6, 'ms' => 1e3, 'us' => 1.0, 'ns' => 1e-3, 'ps' => 1e-6, 'fs' => 1e-9];
+
+    private float $usPerTick;
+
+    /** @var array<string, string> Name of each one-bit variable, by the code it has in the dump. */
+    private array $variables = [];
+
+    private int $bodyAt;
+
+    /** @throws DocumentError if the header breaks off or declares no one-bit variable. */
+    public function __construct(private readonly Source $source, private readonly Damage $damage)
+    {
+        $head = $source->head(self::HEADER_BYTES);
+        $end = strpos($head, '$enddefinitions');
+        if ($end === false) {
+            throw new DocumentError('truncated', 'The dump ends inside its header, at byte '.strlen($head).'; expected $enddefinitions and changes behind it.');
+        }
+        $close = strpos($head, '$end', $end + strlen('$enddefinitions'));
+        $this->bodyAt = $close === false ? strlen($head) : $close + strlen('$end');
+        $header = substr($head, 0, $end);
+        $this->usPerTick = self::timescale($header);
+        $this->variables($header);
+    }
+
+    public function wires(): array
+    {
+        return array_values($this->variables);
+    }
+
+    public function edges(int $wire): \Generator
+    {
+        $code = array_keys($this->variables)[$wire];
+        [$one, $zero] = ["1$code", "0$code"];
+        [$level, $stamp, $last] = ['', '#0', -INF];
+        foreach (Lines::blocks($this->source->chunks($this->bodyAt)) as $line => $block) {
+            $times = [];
+            foreach (explode("\n", $block) as $k => $text) {
+                if ($text === $one || $text === $zero) {
+                    if ($text !== $level) {
+                        $us = (float) substr($stamp, 1) * $this->usPerTick;
+                        if ($us < $last) {
+                            $this->damage->onLine($line + $k, $stamp, 'a time not before the one above it');
+
+                            continue;
+                        }
+                        if ($level !== '') {
+                            $times[] = $us;
+                        }
+                        [$level, $last] = [$text, $us];
+                    }
+                } elseif ($text !== '' && $text[0] === '#' && ctype_digit(substr($text, 1))) {
+                    $stamp = $text;
+                } elseif ($text !== '') {
+                    foreach ($this->tokens($text, $line + $k) as $token) {
+                        if ($token[0] === '#') {
+                            $stamp = $token;
+                        } elseif (($token === $one || $token === $zero) && $token !== $level) {
+                            $us = (float) substr($stamp, 1) * $this->usPerTick;
+                            if ($level !== '' && $us >= $last) {
+                                $times[] = $us;
+                            }
+                            [$level, $last] = [$token, max($us, $last)];
+                        }
+                    }
+                }
+            }
+            if ($times !== []) {
+                yield new Edges((int) $level[0] ^ (count($times) + 1 & 1), $times);
+            }
+        }
+    }
+
+    public function busiest(): int
+    {
+        $counts = array_fill_keys(array_keys($this->variables), 0);
+        foreach (Lines::blocks($this->source->chunks($this->bodyAt)) as $block) {
+            $block = "\n".strtr($block, " \t", "\n\n")."\n";
+            foreach ($counts as $code => $count) {
+                $counts[$code] = $count + substr_count($block, "\n1$code\n") + substr_count($block, "\n0$code\n");
+            }
+        }
+
+        $counts = array_values($counts);
+
+        arsort($counts);
+
+        return (int) array_key_first($counts);
+    }
+
+    /** @return list<string> Times and one-bit changes of a line that holds more than one, or something else. */
+    private function tokens(string $text, int $line): array
+    {
+        $tokens = [];
+        $isVector = false;
+        foreach (preg_split('/\s+/', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+            if ($isVector) {
+                $isVector = false;
+
+                continue;
+            }
+            if (preg_match('/^(?:#[0-9]+|[01xXzZ].+|\$[a-z]*)$/D', $word) === 1) {
+                $tokens[] = $word;
+            } elseif (preg_match('/^[bBrR]/', $word) === 1) {
+                $isVector = true;
+                if (preg_match('/^[bB]([01])$/D', $word, $bit) === 1 && preg_match('/\s(\S+)\s*$/', $text, $code) === 1) {
+                    $tokens[] = $bit[1].$code[1];
+                }
+            } else {
+                $this->damage->onLine($line, $word, 'a time such as #1200 or a change such as 1!');
+            }
+        }
+
+        return $tokens;
+    }
+
+    private static function timescale(string $header): float
+    {
+        if (preg_match('/\$timescale\s*([0-9]+)\s*([munpf]?s)\s*\$end/', $header, $match) !== 1) {
+            throw new DocumentError('no_timescale', 'Found no unit of time; expected a line such as $timescale 1 us $end in the header.');
+        }
+
+        return max(1, (int) $match[1]) * self::UNITS[$match[2]];
+    }
+
+    private function variables(string $header): void
+    {
+        preg_match_all('/\$var\s+(\S+)\s+([0-9]+)\s+(\S+)\s+(.*?)\s*\$end/s', $header, $found, PREG_SET_ORDER);
+        foreach ($found as [, $type, $bits, $code, $name]) {
+            if ($bits === '1' && $type !== 'real') {
+                $this->variables[$code] ??= $name;
+            }
+        }
+        if ($this->variables === []) {
+            throw new DocumentError('no_wire', 'Found '.count($found).' variables, none of one bit'.($found === [] ? '' : ' (the first is '.Excerpt::of($found[0][4]).')').'; expected a wire such as $var wire 1 ! rx $end.');
+        }
+    }
+}

@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Format;
+
+/**
+ * Frames told by their header, length, check and ending.
+ *
+ * Without a check a header may stand inside a frame too: the first place is taken that a silence precedes, that follows the
+ * last sound frame by whole frames, or where three frames running hold; it is kept until it fails.
+ */
+final class HeaderFramer implements Framer
+{
+    /** Frames running that make a start without a check believable. */
+    private const RUNNING = 3;
+
+    /** A silence of more than two byte times may split frames; the byte itself takes one. */
+    private const SILENT_BYTE_TIMES = 3;
+
+    private FrameLayout $layout;
+
+    private Stretch $stretch;
+
+    private string $buffer = '';
+
+    /** @var list<float> */
+    private array $times = [];
+
+    /** Offset of the buffer's first byte in the capture. */
+    private int $base = 0;
+
+    /** Where the next frame is expected. */
+    private ?int $expected = null;
+
+    private float $silenceUs;
+
+    public function __construct(FormatCard $card)
+    {
+        $this->layout = new FrameLayout($card);
+        $this->stretch = new Stretch(max(1, $this->layout->smallest));
+        $this->silenceUs = $card->durationMs(1) * 1000 * self::SILENT_BYTE_TIMES;
+    }
+
+    public function push(string $bytes, array $times, FrameSink $sink): void
+    {
+        $this->buffer .= $bytes;
+        array_push($this->times, ...$times);
+        $this->consume($this->scan($sink, false));
+    }
+
+    public function finish(FrameSink $sink): void
+    {
+        $this->scan($sink, true);
+        $this->stretch->end($this->base + strlen($this->buffer), $sink);
+        $this->consume(strlen($this->buffer));
+    }
+
+    /** @return int How many bytes are done with. */
+    private function scan(FrameSink $sink, bool $isLast): int
+    {
+        $buffer = $this->buffer;
+        $layout = $this->layout;
+        $length = strlen($buffer);
+        $at = 0;
+        while ($at < $length) {
+            $size = $layout->sizeAt($buffer, $at);
+            if ($size === null || $at + $size > $length) {
+                if (! $isLast) {
+                    return $at;
+                }
+                $fault = 'short';
+            } else {
+                $frame = substr($buffer, $at, $size);
+                $fault = $size === 0 ? 'header' : $layout->fault($frame);
+                if ($fault === null) {
+                    $trust = $this->base + $at === $this->expected || $layout->isChecked ? true : $this->trust($at, $size, $isLast);
+                    if ($trust === null) {
+                        return $at;
+                    }
+                    if ($trust) {
+                        $this->stretch->close($this->base + $at, $size, $sink);
+                        $sink->frame($frame, $this->base + $at, $this->times[$at] ?? null);
+                        $at += $size;
+                        $this->expected = $this->base + $at;
+
+                        continue;
+                    }
+                    $fault = 'header';
+                }
+            }
+            $other = $fault === 'header' ? null : $layout->otherAt($buffer, $at);
+            if ($other !== null) {
+                $this->stretch->close($this->base + $at, $other[0], $sink);
+                $sink->other($other[1], substr($buffer, $at, $other[0]), $this->base + $at, $this->times[$at] ?? null);
+                $at += $other[0];
+
+                continue;
+            }
+            if (! $isLast && $fault !== 'header' && $this->mayBeOther($at)) {
+                return $at;
+            }
+            $this->stretch->open($this->base + $at, $fault, $this->times[$at] ?? null);
+            $next = strpos($buffer, $layout->head, $at + 1);
+            $at = $next === false ? max($at + 1, $length - strlen($layout->head) + 1) : $next;
+        }
+
+        return min($at, $length);
+    }
+
+    /** May a frame without a check start here? Null: more bytes are needed to tell. */
+    private function trust(int $at, int $size, bool $isLast): ?bool
+    {
+        if (isset($this->times[$at]) && ($at === 0 ? $this->base === 0 : $this->times[$at] - $this->times[$at - 1] > $this->silenceUs)) {
+            return true;
+        }
+        if ($this->expected !== null && ($this->base + $at - $this->expected) % $size === 0) {
+            return true;
+        }
+        for ($k = 1; $k < self::RUNNING; $k++) {
+            $next = $at + $k * $size;
+            if ($next + $size > strlen($this->buffer)) {
+                return $isLast ? true : null;
+            }
+            if ($this->layout->fault(substr($this->buffer, $next, $size)) !== null) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** Too few bytes are there to rule out a longer frame of another type. */
+    private function mayBeOther(int $at): bool
+    {
+        return $this->layout->otherSizeAt($this->buffer, $at) > strlen($this->buffer) - $at;
+    }
+
+    private function consume(int $bytes): void
+    {
+        if ($bytes > 0) {
+            $this->buffer = substr($this->buffer, $bytes);
+            $this->times = $this->times === [] ? [] : array_slice($this->times, $bytes);
+            $this->base += $bytes;
+        }
+    }
+}

@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Format;
+
+/**
+ * Frames that only silence marks.
+ *
+ * Where the capture has no times, the one phase is taken in which the frames are plausible and name their channels steadily.
+ */
+final class SilenceFramer implements Framer
+{
+    /** Frames that are looked at to find the phase. */
+    private const LOOKED_AT = 64;
+
+    private const FEWEST = 3;
+
+    /** Share of frames in the right phase that must be plausible. */
+    private const STEADY = 0.75;
+
+    /** A silence may look a little shorter than it is. */
+    private const SILENCE_TOLERANCE = 0.95;
+
+    private const PLAUSIBLE_US = [800.0, 2200.0];
+
+    private FrameLayout $layout;
+
+    private Stretch $stretch;
+
+    private int $size;
+
+    private string $buffer = '';
+
+    /** @var list<float> */
+    private array $times = [];
+
+    private int $base = 0;
+
+    private bool $isTimed = false;
+
+    private float $silenceUs;
+
+    private int $lowest;
+
+    private int $highest;
+
+    /** @var array<string, true>|null Which channels the frames of this capture name; null: not yet found. */
+    private ?array $patterns = null;
+
+    public function __construct(FormatCard $card)
+    {
+        $this->layout = new FrameLayout($card);
+        $this->size = max(1, $this->layout->smallest);
+        $this->stretch = new Stretch($this->size);
+        $this->silenceUs = (float) $card->silenceMs * 1000 * self::SILENCE_TOLERANCE + $card->durationMs(1) * 1000;
+        $this->lowest = $card->scale->count(self::PLAUSIBLE_US[0]);
+        $this->highest = $card->scale->count(self::PLAUSIBLE_US[1]);
+    }
+
+    public function push(string $bytes, array $times, FrameSink $sink): void
+    {
+        $this->isTimed = $this->isTimed || $times !== [];
+        $this->buffer .= $bytes;
+        array_push($this->times, ...$times);
+        $this->consume($this->isTimed ? $this->bursts($sink) : $this->phase($sink, false));
+    }
+
+    public function finish(FrameSink $sink): void
+    {
+        if ($this->isTimed) {
+            $this->consume($this->bursts($sink));
+            $this->burst(0, strlen($this->buffer), $sink, true);
+        } else {
+            $this->consume($this->phase($sink, true));
+            $this->stretch->open($this->base, 'short', null);
+        }
+        $this->stretch->end($this->base + strlen($this->buffer), $sink);
+        $this->consume(strlen($this->buffer));
+    }
+
+    /** @return int How many bytes are done with: whole bursts. */
+    private function bursts(FrameSink $sink): int
+    {
+        $start = 0;
+        for ($k = 1, $n = count($this->times); $k < $n; $k++) {
+            if ($this->times[$k] - $this->times[$k - 1] >= $this->silenceUs) {
+                $this->burst($start, $k, $sink, false);
+                $start = $k;
+            }
+        }
+
+        return $start;
+    }
+
+    private function burst(int $start, int $end, FrameSink $sink, bool $isLast): void
+    {
+        $bytes = $end - $start;
+        if ($bytes === 0) {
+            return;
+        }
+        $frame = substr($this->buffer, $start, $bytes);
+        $offset = $this->base + $start;
+        $fault = $bytes === $this->size ? $this->faultOf($frame) : ($bytes < $this->size ? 'short' : 'long');
+        if ($fault === null) {
+            $sink->frame($frame, $offset, $this->times[$start]);
+        } elseif ($offset > 0 && ! $isLast || $bytes >= $this->size) {
+            $sink->bad($fault, $offset, $bytes, max(1, (int) round($bytes / $this->size)), $this->times[$start]);
+        }
+    }
+
+    /** @return int How many bytes are done with. */
+    private function phase(FrameSink $sink, bool $isLast): int
+    {
+        $at = 0;
+        if ($this->patterns === null) {
+            if (! $isLast && strlen($this->buffer) < self::LOOKED_AT * $this->size) {
+                return 0;
+            }
+            $at = $this->findPhase();
+            $this->stretch->open($this->base, 'channels', null);
+            if ($at === null) {
+                return $isLast ? 0 : strlen($this->buffer) - self::FEWEST * $this->size;
+            }
+        }
+        // To find the way again two whole frames must be in sight.
+        $enough = strlen($this->buffer) - ($isLast ? $this->size : 3 * $this->size);
+        while ($at <= $enough) {
+            if ($this->isSteady($at)) {
+                $this->stretch->close($this->base + $at, $this->size, $sink);
+                $sink->frame(substr($this->buffer, $at, $this->size), $this->base + $at, null);
+                $at += $this->size;
+            } else {
+                $this->stretch->open($this->base + $at, 'channels', null);
+                $at = $this->next($at);
+            }
+        }
+
+        return $at;
+    }
+
+    /** Where frames go on behind a damaged one: in the same phase if that holds, else where two follow one another. */
+    private function next(int $at): int
+    {
+        if ($this->isSteady($at + $this->size)) {
+            return $at + $this->size;
+        }
+        for ($next = $at + 1; $next < $at + $this->size; $next++) {
+            if ($this->isSteady($next) && $this->isSteady($next + $this->size)) {
+                return $next;
+            }
+        }
+
+        return $at + $this->size;
+    }
+
+    private function isSteady(int $at): bool
+    {
+        $frame = substr($this->buffer, $at, $this->size);
+
+        return strlen($frame) === $this->size && $this->faultOf($frame) === null && isset($this->patterns[$this->pattern($frame)]);
+    }
+
+    /** Sets the patterns; null: no phase is steady. */
+    private function findPhase(): ?int
+    {
+        $best = [0, null, []];
+        for ($phase = 0; $phase < $this->size; $phase++) {
+            [$seen, $frames] = [[], 0];
+            for ($at = $phase; $at + $this->size <= strlen($this->buffer) && $frames < self::LOOKED_AT; $at += $this->size) {
+                $frame = substr($this->buffer, $at, $this->size);
+                $frames++;
+                if ($this->faultOf($frame) === null && $this->isPlausible($frame)) {
+                    $pattern = $this->pattern($frame);
+                    $seen[$pattern] = ($seen[$pattern] ?? 0) + 1;
+                }
+            }
+            arsort($seen);
+            $steady = array_slice($seen, 0, 2, true);
+            $count = array_sum($steady);
+            if ($count >= max(self::FEWEST, self::STEADY * $frames) && $count > $best[0]) {
+                $best = [$count, $phase, $steady];
+            }
+        }
+        if ($best[1] !== null) {
+            $this->patterns = array_fill_keys(array_map(strval(...), array_keys($best[2])), true);
+        }
+
+        return $best[1];
+    }
+
+    private function faultOf(string $frame): ?string
+    {
+        return $this->layout->fault($frame) ?? ($this->layout->counts($frame) === [] ? 'channels' : null);
+    }
+
+    private function isPlausible(string $frame): bool
+    {
+        foreach ($this->layout->counts($frame) as $count) {
+            if ($count < $this->lowest || $count > $this->highest) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** Which channels a frame carries. */
+    private function pattern(string $frame): string
+    {
+        return implode(' ', array_keys($this->layout->counts($frame)));
+    }
+
+    private function consume(int $bytes): void
+    {
+        if ($bytes > 0) {
+            $this->buffer = substr($this->buffer, $bytes);
+            $this->times = $this->times === [] ? [] : array_slice($this->times, $bytes);
+            $this->base += $bytes;
+        }
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Line;
+
+use Linguator\Core\Timing\PulseTrain;
+
+/**
+ * A pulse train: a channel is the time from one separator's leading edge to the next one's, a long gap starts anew.
+ *
+ * The number of channels is known beforehand, so that a frame whose gap is too short to be told from a channel is still seen, and counted as bad.
+ */
+final class TrainReader implements PulseReader
+{
+    private const SHORTEST_US = 600.0;
+
+    private const LONGEST_US = 2600.0;
+
+    private const MOST_CHANNELS = 16;
+
+    private ?float $lead = null;
+
+    private ?float $frameAt = null;
+
+    /** @var array<int, int> */
+    private array $widths = [];
+
+    private float $longest = 0;
+
+    private bool $isInside = false;
+
+    /**
+     * @param  int  $separator  Level of the separators.
+     * @param  int  $channels  As learned from the capture's begin.
+     */
+    public function __construct(private readonly int $separator, private readonly int $channels, private readonly float $syncDetectUs = PulseTrain::USUAL_DETECT_US)
+    {
+    }
+
+    public function push(Edges $edges, PulseSink $sink): void
+    {
+        $first = $edges->level === $this->separator ? 0 : 1;
+        $times = $edges->times;
+        for ($k = $first, $n = count($times); $k < $n; $k += 2) {
+            $us = $times[$k];
+            if ($this->lead !== null) {
+                $this->frameAt ??= $this->lead;
+                $this->take($us - $this->lead, $us, $sink);
+            }
+            $this->lead = $us;
+        }
+    }
+
+    public function finish(PulseSink $sink): void
+    {
+        // The gap behind the last frame is cut off: its channels are whole all the same.
+        if ($this->frameAt !== null && $this->widths !== [] && count($this->widths) === $this->channels && $this->isUsual()) {
+            $sink->pulses($this->widths, $this->frameAt);
+        }
+    }
+
+    private function take(float $interval, float $us, PulseSink $sink): void
+    {
+        $count = count($this->widths);
+        if ($interval <= $this->syncDetectUs && $count < $this->channels) {
+            $this->widths[$count + 1] = (int) round($interval * 1000);
+            $this->longest = max($this->longest, $interval);
+
+            return;
+        }
+        // A capture may begin in the middle of a frame: that is no bad one.
+        if ($this->frameAt !== null && $count > 0 && ($this->isInside || $count === $this->channels)) {
+            $this->close($interval, $sink);
+        }
+        $this->isInside = true;
+        [$this->frameAt, $this->widths, $this->longest] = [$us, [], 0];
+    }
+
+    private function close(float $gap, PulseSink $sink): void
+    {
+        $fault = match (true) {
+            $gap < max($this->syncDetectUs, $this->longest + PulseTrain::UNMISTAKABLE_US) => 'sync',
+            count($this->widths) !== $this->channels => 'channels',
+            ! $this->isUsual() => 'pulse',
+            default => null,
+        };
+        assert($this->frameAt !== null);
+        if ($fault === null && $this->widths !== []) {
+            $sink->pulses($this->widths, $this->frameAt);
+        } else {
+            $sink->badPulses((string) $fault, $this->widths, $this->frameAt);
+        }
+    }
+
+    private function isUsual(): bool
+    {
+        return $this->widths !== [] && min($this->widths) >= self::SHORTEST_US * 1000 && $this->longest <= self::LONGEST_US && count($this->widths) <= self::MOST_CHANNELS;
+    }
+}

@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Signal;
+
+use Linguator\Core\Quantity\Steps;
+
+/**
+ * What each channel did over a capture, in memory that does not grow with it.
+ *
+ * Values come as counts and are turned to µs at the end: µs = 1500 + (count − centre) × µs per count.
+ */
+final class ChannelTally
+{
+    /** Rows looked at together: whole columns cost less than single values. */
+    private const BLOCK = 256;
+
+    /** A channel within this, in µs, stands still. */
+    private const STILL_US = 2.0;
+
+    /** A channel that changed so often has been moved, not switched. */
+    private const MOVES = 8;
+
+    private const MOVED_US = 50.0;
+
+    /** A channel is stuck when it stands still for this share of the capture, up to its end. */
+    private const STUCK_SHARE = 0.25;
+
+    private const STUCK_FRAMES = 20;
+
+    /** @var list<array<int, int>> */
+    private array $rows = [];
+
+    /** @var list<float> */
+    private array $times = [];
+
+    /** @var array<int, ChannelFigures> By channel. */
+    private array $channels = [];
+
+    private int $frames = 0;
+
+    private float $still;
+
+    public readonly Timeline $timeline;
+
+    /** @param  bool  $isUneven  Frames may carry different channels. */
+    public function __construct(private readonly int $centre, private readonly float $usPerCount, private readonly bool $isUneven)
+    {
+        $this->still = self::STILL_US / $usPerCount;
+        $this->timeline = new Timeline;
+    }
+
+    /** @param  array<int, int>  $counts  By channel, from 1. */
+    public function add(array $counts, ?float $us): void
+    {
+        $this->rows[] = $counts;
+        if ($us !== null) {
+            $this->times[] = $us;
+        }
+        if (count($this->rows) === self::BLOCK) {
+            $this->flush();
+        }
+    }
+
+    /** @return list<array{channel: int, min_us: float, mean_us: float, max_us: float, last_us: float, noise_us: float|null}> */
+    public function toArray(): array
+    {
+        $this->flush();
+        ksort($this->channels);
+        $all = [];
+        foreach ($this->channels as $channel => $figures) {
+            $noise = $figures->noise->sigma();
+            $all[] = [
+                'channel' => $channel,
+                'min_us' => $this->us($figures->low),
+                'mean_us' => $this->us($figures->sum / $figures->count),
+                'max_us' => $this->us($figures->high),
+                'last_us' => $this->us($figures->last),
+                'noise_us' => $noise === null ? null : Steps::clean($noise * $this->usPerCount),
+            ];
+        }
+
+        return $all;
+    }
+
+    /** @return array<int, array{us: float, from: int, from_us: float|null}> Channels that moved and then stand still to the end: where, and since which frame and time. */
+    public function stuck(): array
+    {
+        $this->flush();
+        $stuck = [];
+        foreach ($this->channels as $channel => $figures) {
+            $tail = $this->frames - $figures->stillFrom;
+            if ($figures->moves >= self::MOVES && $figures->high - $figures->low >= self::MOVED_US / $this->usPerCount && $tail >= max(self::STUCK_FRAMES, self::STUCK_SHARE * $this->frames)) {
+                $stuck[$channel] = ['us' => $this->us($figures->last), 'from' => $figures->stillFrom, 'from_us' => $figures->stillFromUs];
+            }
+        }
+
+        return $stuck;
+    }
+
+    public function us(float $count): float
+    {
+        return Steps::clean(1500.0 + ($count - $this->centre) * $this->usPerCount);
+    }
+
+    private function flush(): void
+    {
+        if ($this->rows === []) {
+            return;
+        }
+        foreach ($this->known() as $channel) {
+            $column = $this->isUneven ? array_filter(array_map(static fn (array $row): ?int => $row[$channel] ?? null, $this->rows), is_int(...)) : array_column($this->rows, $channel);
+            if ($column !== []) {
+                $this->channels[$channel] ??= new ChannelFigures;
+                $this->column($this->channels[$channel], $column);
+            }
+        }
+        $this->timeline->add($this->rows, $this->times);
+        $this->frames += count($this->rows);
+        [$this->rows, $this->times] = [[], []];
+    }
+
+    /** @return list<int> */
+    private function known(): array
+    {
+        $known = $this->rows[0];
+        if ($this->isUneven) {
+            foreach ($this->rows as $row) {
+                $known += $row;
+            }
+        }
+
+        return array_keys($known);
+    }
+
+    /** @param  non-empty-array<int, int>  $column  By row of the block. */
+    private function column(ChannelFigures $figures, array $column): void
+    {
+        $low = min($column);
+        $high = max($column);
+        $figures->add($low, $high, (float) array_sum($column), count($column), $column[array_key_last($column)]);
+        if ($this->times !== []) {
+            foreach ($column as $k => $count) {
+                $figures->noise->add($this->times[$k], $count);
+            }
+        }
+        if (max($high, $figures->stillHigh) - min($low, $figures->stillLow) <= $this->still) {
+            $figures->stillHigh = max($high, $figures->stillHigh);
+            $figures->stillLow = min($low, $figures->stillLow);
+
+            return;
+        }
+        $this->countMoves($figures, $column);
+        $this->findStill($figures, $column);
+    }
+
+    /** @param  non-empty-array<int, int>  $column */
+    private function countMoves(ChannelFigures $figures, array $column): void
+    {
+        $last = $column[array_key_first($column)];
+        foreach ($column as $count) {
+            if ($figures->moves >= self::MOVES) {
+                return;
+            }
+            if (abs($count - $last) > $this->still) {
+                $figures->moves++;
+                $last = $count;
+            }
+        }
+    }
+
+    /**
+     * From where on the channel stands still to the end of the block.
+     *
+     * @param  non-empty-array<int, int>  $column
+     */
+    private function findStill(ChannelFigures $figures, array $column): void
+    {
+        $low = PHP_INT_MAX;
+        $high = PHP_INT_MIN;
+        $from = array_key_last($column);
+        foreach (array_reverse($column, true) as $k => $count) {
+            if (max($high, $count) - min($low, $count) > $this->still) {
+                break;
+            }
+            [$low, $high, $from] = [min($low, $count), max($high, $count), $k];
+        }
+        [$figures->stillLow, $figures->stillHigh] = [$low, $high];
+        $figures->stillFrom = $this->frames + $from;
+        $figures->stillFromUs = $this->times[$from] ?? null;
+    }
+}

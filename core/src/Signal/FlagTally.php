@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Signal;
+
+/** How many frames carried each flag, and from when to when. */
+final class FlagTally
+{
+    private const STRETCHES = 200;
+
+    private int $last = 0;
+
+    private int $frames = 0;
+
+    /** @var array<string, int> */
+    private array $counts;
+
+    /** @var list<array{flag: string, from_frame: int, from_us: float|null, to_us: float|null, frames: int}> */
+    private array $stretches = [];
+
+    /** @var array<string, int> Position in `stretches` of the one under way. */
+    private array $open = [];
+
+    /** @param  array<string, int>  $bits  Bit of each flag. */
+    public function __construct(private readonly array $bits)
+    {
+        $this->counts = array_map(static fn (): int => 0, $bits);
+    }
+
+    public function add(int $byte, ?float $us): void
+    {
+        if ($byte !== 0 || $this->last !== 0) {
+            foreach ($this->bits as $flag => $bit) {
+                if (($byte >> $bit & 1) === 1) {
+                    $this->carry($flag, $us);
+                } else {
+                    unset($this->open[$flag]);
+                }
+            }
+        }
+        $this->last = $byte;
+        $this->frames++;
+    }
+
+    public function count(string $flag): int
+    {
+        return $this->counts[$flag] ?? 0;
+    }
+
+    /** @return array<string, int> */
+    public function counts(): array
+    {
+        return $this->counts;
+    }
+
+    /** @return list<array{flag: string, from_frame: int, from_us: float|null, to_us: float|null, frames: int}> The first ones. */
+    public function stretches(): array
+    {
+        return $this->stretches;
+    }
+
+    private function carry(string $flag, ?float $us): void
+    {
+        $this->counts[$flag]++;
+        if (! isset($this->open[$flag])) {
+            if (count($this->stretches) >= self::STRETCHES) {
+                return;
+            }
+            $this->open[$flag] = count($this->stretches);
+            $this->stretches[] = ['flag' => $flag, 'from_frame' => $this->frames, 'from_us' => $us, 'to_us' => $us, 'frames' => 0];
+        }
+        $at = $this->open[$flag];
+        $this->stretches[$at] = ['to_us' => $us, 'frames' => $this->stretches[$at]['frames'] + 1] + $this->stretches[$at];
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Signal;
+
+use Linguator\Core\Format\FormatCard;
+use Linguator\Core\Format\FrameLayout;
+use Linguator\Core\Format\FrameSink;
+use Linguator\Core\Line\PulseSink;
+
+/** Everything that is counted and measured while the frames of a capture go by. */
+final class FrameTally implements FrameSink, PulseSink
+{
+    private const NS_PER_US = 1000;
+
+    private const BAD_SHOWN = 100;
+
+    public int $good = 0;
+
+    public int $bad = 0;
+
+    /** Bytes that sound frames take, those of other types among them; nothing escaped. */
+    public int $bytes = 0;
+
+    /** @var array<string, int> */
+    public array $reasons = [];
+
+    /** @var list<array{reason: string, offset: int|null, us: float|null, frames: int}> The first ones. */
+    public array $badPlaces = [];
+
+    /** @var array<string, int> Frames of other types, by type byte in hex. */
+    public array $others = [];
+
+    /** @var array<string, string> The last frame of each other type. */
+    public array $lastOther = [];
+
+    /** @var list<array{us: float|null, offset: int|null, counts: array<int, int>, frame: string|null}> */
+    public array $firstFrames = [];
+
+    public readonly ChannelTally $channels;
+
+    public readonly PeriodTally $periods;
+
+    public readonly FlagTally $flags;
+
+    private ?FrameLayout $layout;
+
+    /** @param  FormatCard|null  $card  Null: pulses in ns. */
+    public function __construct(?FormatCard $card, private readonly int $shown)
+    {
+        $this->layout = $card === null ? null : new FrameLayout($card);
+        $this->channels = $card === null
+            ? new ChannelTally(1500 * self::NS_PER_US, 1 / self::NS_PER_US, true)
+            : new ChannelTally($card->scale->centre, $card->scale->usPerCount, $card->channelPart()->node->has('in_frame') || $card->fewestChannels !== $card->mostChannels);
+        $this->periods = new PeriodTally;
+        $this->flags = new FlagTally($card?->flagPart()?->flagBits() ?? []);
+    }
+
+    public function frame(string $frame, int $offset, ?float $us): void
+    {
+        assert($this->layout !== null);
+        $counts = $this->layout->counts($frame);
+        $this->bytes += strlen($frame);
+        $this->flags->add($this->layout->flagByte($frame), $us);
+        $this->keep($counts, $offset, $us, $frame);
+    }
+
+    public function pulses(array $widths, float $us): void
+    {
+        $this->keep($widths, null, $us, null);
+    }
+
+    public function bad(string $reason, int $offset, int $bytes, int $frames, ?float $us): void
+    {
+        $this->miss($reason, $offset, $frames, $us);
+    }
+
+    public function badPulses(string $reason, array $widths, float $us): void
+    {
+        $this->miss($reason, null, 1, $us);
+    }
+
+    public function other(string $type, string $frame, int $offset, ?float $us): void
+    {
+        $this->bytes += strlen($frame);
+        $this->others[$type] = ($this->others[$type] ?? 0) + 1;
+        $this->lastOther[$type] = $frame;
+    }
+
+    /** @param  array<int, int>  $counts */
+    private function keep(array $counts, ?int $offset, ?float $us, ?string $frame): void
+    {
+        $this->channels->add($counts, $us);
+        if ($us !== null) {
+            $this->periods->add($us);
+        }
+        if ($this->good < $this->shown) {
+            $this->firstFrames[] = ['us' => $us, 'offset' => $offset, 'counts' => $counts, 'frame' => $frame];
+        }
+        $this->good++;
+    }
+
+    private function miss(string $reason, ?int $offset, int $frames, ?float $us): void
+    {
+        $this->bad += $frames;
+        $this->reasons[$reason] = ($this->reasons[$reason] ?? 0) + $frames;
+        if (count($this->badPlaces) < self::BAD_SHOWN) {
+            $this->badPlaces[] = ['reason' => $reason, 'offset' => $offset, 'us' => $us, 'frames' => $frames];
+        }
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Signal;
+
+use Linguator\Core\Quantity\Steps;
+
+/** Times from frame to frame, in memory that does not grow with the capture. */
+final class PeriodTally
+{
+    /** A frame is late when it comes after more than this many medians. */
+    private const LATE = 1.5;
+
+    /** Periods are sorted into bins this fine (relative) to find their median. */
+    private const BINS_PER_E = 2000;
+
+    private ?float $last = null;
+
+    private int $count = 0;
+
+    private float $sum = 0;
+
+    private float $squares = 0;
+
+    private float $least = INF;
+
+    private float $most = 0;
+
+    /** @var array<int, int> */
+    private array $bins = [];
+
+    public function add(float $us): void
+    {
+        $period = $this->last === null ? 0.0 : $us - $this->last;
+        $this->last = $us;
+        if ($period <= 0) {
+            return;
+        }
+        $this->count++;
+        $this->sum += $period;
+        $this->squares += $period * $period;
+        $this->least = min($this->least, $period);
+        $this->most = max($this->most, $period);
+        $bin = (int) (log($period) * self::BINS_PER_E);
+        $this->bins[$bin] = ($this->bins[$bin] ?? 0) + 1;
+    }
+
+    public function lateFrames(): int
+    {
+        $median = $this->medianUs();
+        $late = 0;
+        foreach ($this->bins as $bin => $count) {
+            $late += $median !== null && exp($bin / self::BINS_PER_E) > self::LATE * $median ? $count : 0;
+        }
+
+        return $late;
+    }
+
+    public function medianUs(): ?float
+    {
+        ksort($this->bins);
+        $left = intdiv($this->count, 2);
+        foreach ($this->bins as $bin => $count) {
+            $left -= $count;
+            if ($left < 0) {
+                return exp(($bin + 0.5) / self::BINS_PER_E);
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{mean: float, min: float, max: float, sd: float, late_share: float}|null Milliseconds; null: no two frames with times. */
+    public function toArray(): ?array
+    {
+        if ($this->count === 0) {
+            return null;
+        }
+        $mean = $this->sum / $this->count;
+
+        return [
+            'mean' => self::ms($mean),
+            'min' => self::ms($this->least),
+            'max' => self::ms($this->most),
+            'sd' => self::ms(sqrt(max(0.0, $this->squares / $this->count - $mean * $mean))),
+            'late_share' => Steps::clean($this->lateFrames() / $this->count),
+        ];
+    }
+
+    private static function ms(float $us): float
+    {
+        return round($us / 1000, 6);
+    }
+}

@@ -1,0 +1,214 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Signal;
+
+use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Severity;
+use Linguator\Core\Timing\PulseTrain;
+
+/** What a capture says in plain words, and what to do about it. */
+final readonly class SignalFindings
+{
+    private const LOST_SHARE = 0.01;
+
+    private const LOWEST_US = 900.0;
+
+    private const HIGHEST_US = 2100.0;
+
+    /** Most bytes fail a parity that is there; a parity bit that nobody asked for shows in every other byte. */
+    private const MISFIT_SHARE = ['even' => 0.5, 'odd' => 0.5, 'none' => 0.25];
+
+    /** The step of the finest format, for comparing with limits. */
+    private const DUST_US = 0.01;
+
+    private function __construct(private Decoding $decoding)
+    {
+    }
+
+    /** @return list<Finding> */
+    public static function of(Decoding $decoding): array
+    {
+        $findings = new self($decoding);
+
+        return array_values(array_filter([
+            ...($decoding->format === null && ! $decoding->isLog ? [$findings->notRecognised()] : [
+                $findings->inverted(), $findings->wrongBaud(), $findings->parity(), $findings->sync(),
+                $findings->dropped(), $findings->failsafe(), $findings->frameLost(), ...$findings->stuck(), $findings->range(), $findings->rate(),
+            ]),
+            $findings->damage(),
+            $findings->unit(),
+        ]));
+    }
+
+    private function notRecognised(): Finding
+    {
+        $facts = $this->decoding->facts;
+        $closest = $this->decoding->runnerUp;
+
+        $asked = $this->decoding->options->asked();
+
+        return new Finding(
+            'not_recognised',
+            Severity::Check,
+            $asked === null ? 'Not recognised: none of the known formats explains this capture.' : "This is not $asked: no frame of it holds in this capture.",
+            $facts === null
+                ? sprintf('%d bytes', $this->decoding->bytes ?? 0)
+                : sprintf('idles %s, shortest stay %s, %s', $facts->idle === 1 ? 'high' : 'low', self::us($facts->shortestUs ?? 0), $facts->baud() === null ? 'no usual baud' : "near {$facts->baud()} baud"),
+            'frames whose header, length, check and ending hold'.($closest === null ? '' : "; nearest is {$closest['format']} at ".round($closest['confidence'] * 100).' %'),
+            'The values on the wire stay unknown until its format is.',
+            $asked !== null ? 'Let the format be found out, or capture longer.' : ($facts === null ? 'Capture again with times or levels, or write a format card from what your manual says.' : 'Capture longer or sample faster, or write a format card from these line facts.'),
+        );
+    }
+
+    private function inverted(): ?Finding
+    {
+        $line = $this->decoding->line;
+        $card = $this->decoding->card;
+        if ($line === null || $card === null || $line->isInverted === $card->isInverted) {
+            return null;
+        }
+        [$is, $should] = $line->isInverted ? ['low', 'high'] : ['high', 'low'];
+
+        return new Finding('line_inverted', Severity::Fix, "The line is upside down: it idles $is.", "idles $is", "idles $should ($card->name)", 'A reader that expects the other polarity sees no frame at all.', 'Put an inverter in between, or switch inversion on at the output or the input.');
+    }
+
+    private function wrongBaud(): ?Finding
+    {
+        if (! $this->decoding->isWrongBaud()) {
+            return null;
+        }
+        $measured = 1e6 / ($this->decoding->facts->bitUs ?? 1);
+
+        return new Finding('wrong_baud', Severity::Fix, sprintf('The line does not run at the baud asked for: one bit lasts %s.', self::us(1e6 / $measured)), sprintf('%.0f baud', $measured), sprintf('%d baud (3 %% either way)', $this->decoding->card->baud ?? 0), 'A reader set to the other baud sees damaged bytes only.', 'Set the sender to the expected baud, or look for another format in this capture.');
+    }
+
+    private function parity(): ?Finding
+    {
+        $uart = $this->decoding->uart;
+        $card = $this->decoding->card;
+        if ($uart === null || $card === null || $uart->bytes === 0 || $uart->parityErrors < self::MISFIT_SHARE[$card->parity] * $uart->bytes) {
+            return null;
+        }
+
+        return new Finding('parity_mismatch', Severity::Fix, $card->parity === 'none' ? 'The bytes carry a parity bit that the format does not have.' : "The parity of most bytes is not $card->parity.", sprintf('%d of %d bytes differ', $uart->parityErrors, $uart->bytes), $card->parity === 'none' ? 'no parity bit' : "$card->parity parity", 'A strict reader drops every such byte; a loose one works, so it fails with one box and not with another.', 'Set parity and stop bits at the sender to '.($card->parity === 'none' ? '8N' : '8'.strtoupper($card->parity[0])).$card->stopBits.'.');
+    }
+
+    private function sync(): ?Finding
+    {
+        $tally = $this->decoding->tally;
+        $count = $tally->reasons['sync'] ?? 0;
+        if ($tally === null || $count === 0) {
+            return null;
+        }
+        $first = $tally->badPlaces[0]['us'] ?? null;
+
+        return new Finding('sync_ambiguous', Severity::Fix, 'The gap of the pulse train is too short to be told from a channel.', sprintf('%d of %d frames', $count, $tally->good + $tally->bad).($first === null ? '' : sprintf(', the first at %.1f ms', $first / 1000)), sprintf('a gap above %d µs and %d µs longer than the longest channel', PulseTrain::USUAL_DETECT_US, PulseTrain::UNMISTAKABLE_US), 'The reader loses its place: channels jump onto one another.', 'Lengthen the frame, send fewer channels, hold unused ones at their minimum, or use a serial format.');
+    }
+
+    private function dropped(): ?Finding
+    {
+        $tally = $this->decoding->tally;
+        if ($tally === null || $this->decoding->isLog || $tally->good + $tally->bad === 0) {
+            return null;
+        }
+        $late = $tally->periods->lateFrames();
+        $all = $tally->good + $tally->bad;
+        if ($tally->bad + $late < self::LOST_SHARE * $all) {
+            return null;
+        }
+        $reasons = implode(', ', array_map(static fn (string $reason, int $count): string => "$count $reason", array_keys($tally->reasons), $tally->reasons));
+
+        return new Finding('frames_dropped', Severity::Check, sprintf('Frames are missing or damaged: %d bad, %d late, of %d.', $tally->bad, $late, $all), $reasons === '' ? sprintf('%d late frames', $late) : $reasons, 'less than 1 % bad or late', 'Each one is a moment without control; many in a row bring failsafe.', 'Look at plug, ground and wire length first, then at radio range or at the load of the sender.');
+    }
+
+    private function failsafe(): ?Finding
+    {
+        $count = $this->decoding->tally?->flags->count('failsafe') ?? 0;
+        $frames = max(1, $this->frames());
+
+        return $count === 0 ? null : new Finding('failsafe_active', Severity::Check, sprintf('The failsafe flag is up in %d of %d frames%s.', $count, $frames, $this->since('failsafe')), "$count frames with the flag", 'none while the link stands', 'The receiver had lost the handset: these values are its failsafe values.', 'If the handset was on, look for the reason of the loss; if it was off, this is what the craft is told.');
+    }
+
+    private function frameLost(): ?Finding
+    {
+        $count = $this->decoding->tally?->flags->count('frame_lost') ?? 0;
+
+        return $count === 0 ? null : new Finding('frame_lost', Severity::Note, sprintf('The frame-lost flag is up in %d of %d frames%s.', $count, $this->frames(), $this->since('frame_lost')), "$count frames with the flag", 'few, at the edge of range', 'The receiver repeated older values in these frames.', 'Compare with distance and antenna; steady loss close by points at the antenna.');
+    }
+
+    /** @return list<Finding> */
+    private function stuck(): array
+    {
+        $findings = [];
+        foreach ($this->decoding->tally?->channels->stuck() ?? [] as $channel => $where) {
+            $since = $where['from_us'] === null ? "frame {$where['from']}" : sprintf('%.2f s', $where['from_us'] / 1e6);
+            $findings[] = new Finding('channel_stuck', Severity::Check, "Channel $channel moved before and stands still since $since.", sprintf('%.1f µs to the end', $where['us']), 'movement while the stick moves', 'If the stick was moved, the sender has stopped taking it over.', 'Move the stick again while capturing; if it stays, look at the input, the mixer and the failsafe of the sender.');
+        }
+
+        return $findings;
+    }
+
+    private function range(): ?Finding
+    {
+        $outside = [];
+        foreach ($this->decoding->tally?->channels->toArray() ?? [] as $channel) {
+            if ($channel['min_us'] < self::LOWEST_US - self::DUST_US || $channel['max_us'] > self::HIGHEST_US + self::DUST_US) {
+                $outside[] = sprintf('channel %d: %.0f to %.0f µs', $channel['channel'], $channel['min_us'], $channel['max_us']);
+            }
+        }
+        $count = count($outside);
+
+        return $count === 0 ? null : new Finding('values_out_of_range', Severity::Check, $count === 1 ? 'One channel leaves the usual range.' : "$count channels leave the usual range.", implode('; ', array_slice($outside, 0, 6)).($count > 6 ? ' …' : ''), '900 to 2100 µs', 'Servos may be driven into their stops, and some readers take such values for a lost signal.', 'Cut the travel at the handset, or check that the format is the right one.');
+    }
+
+    private function rate(): ?Finding
+    {
+        $most = $this->decoding->options->maxRateHz;
+        $median = $this->decoding->tally?->periods->medianUs();
+        if ($most === null || $median === null || 1e6 / $median <= $most * 1.001) {
+            return null;
+        }
+
+        return new Finding('rate_faster_than_reader', Severity::Fix, 'Frames come faster than the reader can take them.', sprintf('%.1f frames/s', 1e6 / $median), sprintf('at most %.1f frames/s', $most), 'The reader skips frames or loses its place.', 'Lower the rate at the sender, or use another reader.');
+    }
+
+    private function damage(): ?Finding
+    {
+        $damage = $this->decoding->damage;
+        if ($damage->count === 0) {
+            return null;
+        }
+        $first = $damage->places[0];
+        $where = isset($first['line']) ? "line {$first['line']}" : 'byte '.($first['byte'] ?? 0);
+
+        return new Finding('capture_damaged', Severity::Check, $damage->count === 1 ? 'One place of the capture cannot be read.' : "$damage->count places of the capture cannot be read.", "$where: {$first['found']}", $first['expected'], 'What stands there is missing below; the rest is kept.', 'Look at the file there, or capture again.');
+    }
+
+    private function unit(): ?Finding
+    {
+        return $this->decoding->isUnitTold ? null : new Finding('time_unit_assumed', Severity::Note, 'The heading does not tell the unit of time; seconds are assumed.', null, 'a heading such as time_us or Time [s]', 'With another unit every duration here is wrong by its factor.', 'Name the unit in the heading if it is another one.');
+    }
+
+    private function frames(): int
+    {
+        return $this->decoding->tally === null ? 0 : $this->decoding->tally->good;
+    }
+
+    private function since(string $flag): string
+    {
+        foreach ($this->decoding->tally?->flags->stretches() ?? [] as $stretch) {
+            if ($stretch['flag'] === $flag) {
+                return $stretch['from_us'] === null ? ", first in frame {$stretch['from_frame']}" : sprintf(', first at %.2f s', $stretch['from_us'] / 1e6);
+            }
+        }
+
+        return '';
+    }
+
+    private static function us(float $us): string
+    {
+        return ($us < 100 ? round($us, 2) : round($us)).' µs';
+    }
+}
