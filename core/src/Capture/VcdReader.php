@@ -23,6 +23,15 @@ final class VcdReader implements WireCapture
 
     private int $bodyAt;
 
+    /** Of the wire that is being read: its code, its level ('' before the first one), the last time read and that of the last change. */
+    private string $code = '';
+
+    private string $level = '';
+
+    private string $stamp = '#0';
+
+    private float $us = -INF;
+
     /** @throws DocumentError if the header breaks off or declares no one-bit variable. */
     public function __construct(private readonly Source $source, private readonly Damage $damage)
     {
@@ -45,45 +54,92 @@ final class VcdReader implements WireCapture
 
     public function edges(int $wire): \Generator
     {
-        $code = array_keys($this->variables)[$wire];
-        [$one, $zero] = ["1$code", "0$code"];
-        [$level, $stamp, $last] = ['', '#0', -INF];
+        $this->code = array_keys($this->variables)[$wire];
+        [$this->level, $this->stamp, $this->us] = ['', '#0', -INF];
+        $code = preg_quote($this->code, '/');
+        $alone = "/^(?:[01]$code\n)?+((?:#[0-9]++\n[01]$code\n)++)(#[0-9]++\n)?+$/D";
         foreach (Lines::blocks($this->source->chunks($this->bodyAt)) as $line => $block) {
-            $times = [];
-            foreach (explode("\n", $block) as $k => $text) {
-                if ($text === $one || $text === $zero) {
-                    if ($text !== $level) {
-                        $us = (float) substr($stamp, 1) * $this->usPerTick;
-                        if ($us < $last) {
-                            $this->damage->onLine($line + $k, $stamp, 'a time not before the one above it');
+            // Most dumps hold one wire: each time with its one change.
+            $times = preg_match($alone, $block, $match) === 1 ? $this->pairs($block, $match[1], $match[2] ?? '', $line) : $this->block($block, $line);
+            if ($times !== []) {
+                yield new Edges((int) $this->level ^ (count($times) + 1 & 1), $times);
+            }
+        }
+    }
 
-                            continue;
-                        }
-                        if ($level !== '') {
-                            $times[] = $us;
-                        }
-                        [$level, $last] = [$text, $us];
-                    }
-                } elseif ($text !== '' && $text[0] === '#' && ctype_digit(substr($text, 1))) {
-                    $stamp = $text;
-                } elseif ($text !== '') {
-                    foreach ($this->tokens($text, $line + $k) as $token) {
-                        if ($token[0] === '#') {
-                            $stamp = $token;
-                        } elseif (($token === $one || $token === $zero) && $token !== $level) {
-                            $us = (float) substr($stamp, 1) * $this->usPerTick;
-                            if ($level !== '' && $us >= $last) {
-                                $times[] = $us;
-                            }
-                            [$level, $last] = [$token, max($us, $last)];
-                        }
+    /**
+     * @param  string  $pairs  The block without a change at its begin whose time stands in the block before, and without a time at its end.
+     * @return list<float>
+     */
+    private function pairs(string $block, string $pairs, string $stamp, int $line): array
+    {
+        $times = [];
+        if ($block[0] !== '#') {
+            $this->change($block[0], $times, $line);
+        }
+        $levelAt = -2 - strlen($this->code);
+        $perTick = $this->usPerTick;
+        [$level, $us] = [$this->level, $this->us];
+        $parts = explode('#', $pairs);
+        for ($k = 1, $n = count($parts); $k < $n; $k++) {
+            $now = (float) $parts[$k] * $perTick;
+            $new = $parts[$k][$levelAt];
+            if ($now < $us) {
+                $this->damage->onLine($line + 2 * $k - 2, '#'.(int) $parts[$k], 'a time not before the one above it');
+            } elseif ($new !== $level) {
+                if ($level !== '') {
+                    $times[] = $now;
+                }
+                [$level, $us] = [$new, $now];
+            }
+        }
+        $this->level = $level;
+        $this->us = $us;
+        $this->stamp = $stamp === '' ? '#'.(int) $parts[$n - 1] : trim($stamp);
+
+        return $times;
+    }
+
+    /** @return list<float> */
+    private function block(string $block, int $line): array
+    {
+        $times = [];
+        [$one, $zero] = ["1$this->code", "0$this->code"];
+        foreach (explode("\n", $block) as $k => $text) {
+            if ($text === $one || $text === $zero) {
+                $this->change($text[0], $times, $line + $k);
+            } elseif ($text !== '' && $text[0] === '#' && ctype_digit(substr($text, 1))) {
+                $this->stamp = $text;
+            } elseif ($text !== '') {
+                foreach ($this->tokens($text, $line + $k) as $token) {
+                    if ($token[0] === '#') {
+                        $this->stamp = $token;
+                    } elseif ($token === $one || $token === $zero) {
+                        $this->change($token[0], $times, $line + $k);
                     }
                 }
             }
-            if ($times !== []) {
-                yield new Edges((int) $level[0] ^ (count($times) + 1 & 1), $times);
-            }
         }
+
+        return $times;
+    }
+
+    /** @param  list<float>  $times */
+    private function change(string $level, array &$times, int $line): void
+    {
+        if ($level === $this->level) {
+            return;
+        }
+        $us = (float) substr($this->stamp, 1) * $this->usPerTick;
+        if ($us < $this->us) {
+            $this->damage->onLine($line, $this->stamp, 'a time not before the one above it');
+
+            return;
+        }
+        if ($this->level !== '') {
+            $times[] = $us;
+        }
+        [$this->level, $this->us] = [$level, $us];
     }
 
     public function busiest(): int

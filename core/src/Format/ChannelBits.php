@@ -47,6 +47,66 @@ final class ChannelBits
         return $this->kind === 'packed' ? intdiv($channels * $this->bits + 7, 8) : 2 * $channels;
     }
 
+    public function isPacked(): bool
+    {
+        return $this->kind === 'packed';
+    }
+
+    /**
+     * Packed channels of frames right behind one another, channel by channel: whole columns cost far less than single values.
+     *
+     * @param  int  $from  Where the channels begin in each frame.
+     * @return array<int, list<int>> Counts by channel, from 1, and frame.
+     */
+    public function unpackRun(string $frames, int $size, int $from, int $channels): array
+    {
+        $words = $this->words($frames, $size, $from, $channels);
+        $mask = $this->mask;
+        $columns = [];
+        foreach ($this->plans[$channels] ??= $this->plan($channels) as $k => [$at, $shift, $over]) {
+            $column = [];
+            if ($over === 0) {
+                foreach ($words[$at] as $word) {
+                    $column[] = $word >> $shift & $mask;
+                }
+            } elseif ($this->isLowFirst) {
+                // A shift to the right brings the sign with it: bits of the next word must not meet it.
+                $kept = self::WORD_BITS - $shift;
+                $low = (1 << $kept) - 1;
+                foreach ($words[$at] as $frame => $word) {
+                    $column[] = ($word >> $shift & $low | $words[$at + 1][$frame] << $kept) & $mask;
+                }
+            } else {
+                $low = (1 << $over) - 1;
+                foreach ($words[$at] as $frame => $word) {
+                    $column[] = ($word << $over | $words[$at + 1][$frame] >> (self::WORD_BITS - $over) & $low) & $mask;
+                }
+            }
+            $columns[$k + 1] = $column;
+        }
+
+        return $columns;
+    }
+
+    /** @return array<int, list<int>> The 64-bit words of each frame's channels, by position from 1. */
+    private function words(string $frames, int $size, int $from, int $channels): array
+    {
+        $length = $this->size($channels);
+        $count = intdiv($length + 7, 8);
+        $format = ($this->isLowFirst ? 'P' : 'J').$count;
+        $pad = str_repeat("\0", -$length & 7);
+        $words = array_fill(1, $count, []);
+        for ($start = $from, $n = strlen($frames); $start < $n; $start += $size) {
+            /** @var array<int, int> $some */
+            $some = unpack($format, substr($frames, $start, $length).$pad);
+            foreach ($some as $at => $word) {
+                $words[$at][] = $word;
+            }
+        }
+
+        return $words;
+    }
+
     public function isTagged(): bool
     {
         return $this->kind === 'tagged';
@@ -66,7 +126,7 @@ final class ChannelBits
     public function unpack(string $bytes, int $channels): array
     {
         return match ($this->kind) {
-            'packed' => $this->unpackBits($bytes, $channels),
+            'packed' => array_map(static fn (array $column): int => $column[0], $this->unpackRun($bytes, max(1, strlen($bytes)), 0, $channels)),
             'words' => $this->unpackWords($bytes),
             default => $this->unpackTagged($bytes) ?? [],
         };
@@ -138,28 +198,6 @@ final class ChannelBits
         }
 
         return $words;
-    }
-
-    /** @return array<int, int> */
-    private function unpackBits(string $bytes, int $channels): array
-    {
-        $plan = $this->plans[$channels] ??= $this->plan($channels);
-        /** @var array<int, int> $words */
-        $words = unpack($this->isLowFirst ? 'P*' : 'J*', str_pad($bytes, (strlen($bytes) + 7) & ~7, "\0"));
-        $mask = $this->mask;
-        $counts = [];
-        $channel = 0;
-        foreach ($plan as [$word, $shift, $over]) {
-            $value = $words[$word] >> $shift;
-            if ($over > 0) {
-                $value = $this->isLowFirst
-                    ? $value & (1 << (self::WORD_BITS - $shift)) - 1 | $words[$word + 1] << (self::WORD_BITS - $shift)
-                    : $words[$word] << $over | $words[$word + 1] >> (self::WORD_BITS - $over) & (1 << $over) - 1;
-            }
-            $counts[++$channel] = $value & $mask;
-        }
-
-        return $counts;
     }
 
     /** @return list<array{int, int, int}> */

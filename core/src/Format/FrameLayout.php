@@ -40,6 +40,9 @@ final class FrameLayout
 
     private int $channelsAt = 0;
 
+    /** Matches frames right behind one another by their constant bytes; null: their size varies. */
+    private ?string $runs = null;
+
     private int $around = 0;
 
     private int $inFrame;
@@ -58,6 +61,7 @@ final class FrameLayout
         $this->tail = (string) $card->parts[count($card->parts) - 1]->constant();
         $this->isChecked = $this->check !== null;
         $this->smallest = $this->around + $this->bits->size($this->countAt === null ? $this->inFrame : $card->fewestChannels);
+        $this->runs = $this->countAt === null && $card->stuffing === null ? $this->runPattern() : null;
         $this->largest = $this->around + $this->bits->size($this->countAt === null ? $this->inFrame : $card->mostChannels);
     }
 
@@ -118,6 +122,55 @@ final class FrameLayout
         return $this->check === null || $this->checkHolds($frame) ? null : 'checksum';
     }
 
+    /** How many sound frames stand right behind one another from here; 0 where their size varies. */
+    public function run(string $buffer, int $at): int
+    {
+        if ($this->runs === null || $this->smallest < 1 || preg_match($this->runs, $buffer, $match, 0, $at) !== 1) {
+            return 0;
+        }
+        if ($this->check === null) {
+            return intdiv(strlen($match[0]), $this->smallest);
+        }
+        [$place, $first, $check] = $this->check;
+
+        return $check->sound($match[0], $this->smallest, $first, $place < 0 ? $this->smallest + $place : $place);
+    }
+
+    /**
+     * Counts of frames right behind one another.
+     *
+     * @param  positive-int  $size
+     * @return array<int, array<int, int>> By channel, from 1, and frame, from 0.
+     */
+    public function countsOfRun(string $frames, int $size): array
+    {
+        if ($this->countAt === null && $this->bits->isPacked()) {
+            return $this->bits->unpackRun($frames, $size, $this->channelsAt, $this->inFrame);
+        }
+        $columns = [];
+        foreach (str_split($frames, $size) as $k => $frame) {
+            foreach ($this->counts($frame) as $channel => $count) {
+                $columns[$channel][$k] = $count;
+            }
+        }
+
+        return $columns;
+    }
+
+    /** Flag bytes of frames right behind one another. */
+    public function flagBytesOfRun(string $frames, int $size): string
+    {
+        if ($this->flagsAt === null) {
+            return '';
+        }
+        $bytes = '';
+        for ($at = $this->flagsAt < 0 ? $size + $this->flagsAt : $this->flagsAt, $n = strlen($frames); $at < $n; $at += $size) {
+            $bytes .= $frames[$at];
+        }
+
+        return $bytes;
+    }
+
     /** @return array<int, int> By channel, from 1. */
     public function counts(string $frame): array
     {
@@ -169,6 +222,22 @@ final class FrameLayout
         }
 
         return $offsets;
+    }
+
+    private function runPattern(): string
+    {
+        $bytes = array_fill(0, $this->smallest, null);
+        foreach ($this->constants as [$at, $constant]) {
+            foreach (str_split($constant) as $k => $byte) {
+                $bytes[($at < 0 ? $this->smallest + $at : $at) + $k] = $byte;
+            }
+        }
+        if ($this->length !== null) {
+            $bytes[$this->length[0]] = chr($this->smallest - $this->length[1] & 0xFF);
+        }
+        $pattern = implode('', array_map(static fn (?string $byte): string => $byte === null ? '.' : sprintf('\x%02x', ord($byte)), $bytes));
+
+        return '/\G(?:'.preg_replace_callback('/\.{2,}/', static fn (array $dots): string => '.{'.strlen($dots[0]).'}', $pattern).')++/s';
     }
 
     private function place(Part $part, int $at): void

@@ -64,6 +64,14 @@ final class HeaderFramer implements Framer
         $length = strlen($buffer);
         $at = 0;
         while ($at < $length) {
+            if ($layout->isChecked || $this->base + $at === $this->expected) {
+                $count = $layout->run($buffer, $at);
+                if ($count > 0) {
+                    $at = $this->emit($at, $layout->smallest, $count, $sink);
+
+                    continue;
+                }
+            }
             $size = $layout->sizeAt($buffer, $at);
             if ($size === null || $at + $size > $length) {
                 if (! $isLast) {
@@ -79,10 +87,7 @@ final class HeaderFramer implements Framer
                         return $at;
                     }
                     if ($trust) {
-                        $this->stretch->close($this->base + $at, $size, $sink);
-                        $sink->frame($frame, $this->base + $at, $this->times[$at] ?? null);
-                        $at += $size;
-                        $this->expected = $this->base + $at;
+                        $at = $this->emit($at, $size, 1, $sink);
 
                         continue;
                     }
@@ -90,10 +95,11 @@ final class HeaderFramer implements Framer
                 }
             }
             $other = $fault === 'header' ? null : $layout->otherAt($buffer, $at);
-            if ($other !== null) {
+            if ($other !== null && $this->isInStep($at, $other[0])) {
                 $this->stretch->close($this->base + $at, $other[0], $sink);
                 $sink->other($other[1], substr($buffer, $at, $other[0]), $this->base + $at, $this->times[$at] ?? null);
                 $at += $other[0];
+                $this->expected = $this->base + $at;
 
                 continue;
             }
@@ -106,6 +112,21 @@ final class HeaderFramer implements Framer
         }
 
         return min($at, $length);
+    }
+
+    /** @return int Where the next frame is expected. */
+    private function emit(int $at, int $size, int $count, FrameSink $sink): int
+    {
+        assert($size > 0);
+        $this->stretch->close($this->base + $at, $size, $sink);
+        $times = [];
+        for ($k = 0; $k < $count && $this->times !== []; $k++) {
+            $times[] = $this->times[$at + $k * $size];
+        }
+        $sink->frames(substr($this->buffer, $at, $count * $size), $size, $this->base + $at, $times);
+        $this->expected = $this->base + $at + $count * $size;
+
+        return $at + $count * $size;
     }
 
     /** May a frame without a check start here? Null: more bytes are needed to tell. */
@@ -128,6 +149,12 @@ final class HeaderFramer implements Framer
         }
 
         return true;
+    }
+
+    /** A short check holds by chance now and then: a frame of another type must follow a sound one, or be followed by a header. */
+    private function isInStep(int $at, int $size): bool
+    {
+        return $this->base + $at === $this->expected || $at + $size === strlen($this->buffer) || substr_compare($this->buffer, $this->layout->head, $at + $size, strlen($this->layout->head)) === 0;
     }
 
     /** Too few bytes are there to rule out a longer frame of another type. */

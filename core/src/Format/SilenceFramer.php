@@ -103,7 +103,7 @@ final class SilenceFramer implements Framer
         $offset = $this->base + $start;
         $fault = $bytes === $this->size ? $this->faultOf($frame) : ($bytes < $this->size ? 'short' : 'long');
         if ($fault === null) {
-            $sink->frame($frame, $offset, $this->times[$start]);
+            $sink->frames($frame, max(1, $this->size), $offset, [$this->times[$start]]);
         } elseif ($offset > 0 && ! $isLast || $bytes >= $this->size) {
             $sink->bad($fault, $offset, $bytes, max(1, (int) round($bytes / $this->size)), $this->times[$start]);
         }
@@ -128,7 +128,7 @@ final class SilenceFramer implements Framer
         while ($at <= $enough) {
             if ($this->isSteady($at)) {
                 $this->stretch->close($this->base + $at, $this->size, $sink);
-                $sink->frame(substr($this->buffer, $at, $this->size), $this->base + $at, null);
+                $sink->frames(substr($this->buffer, $at, $this->size), max(1, $this->size), $this->base + $at, []);
                 $at += $this->size;
             } else {
                 $this->stretch->open($this->base + $at, 'channels', null);

@@ -92,7 +92,7 @@ final class StuffedFramer implements Framer
         }
         $this->stretch->close($this->base + $start, $end + 1 - $start, $sink);
         $us = $this->times[$start] ?? null;
-        $other === null ? $sink->frame($frame, $this->base + $start, $us) : $sink->other($other[1], $frame, $this->base + $start, $us);
+        $other === null ? $sink->frames($frame, max(1, strlen($frame)), $this->base + $start, $us === null ? [] : [$us]) : $sink->other($other[1], $frame, $this->base + $start, $us);
 
         return $end + 1;
     }

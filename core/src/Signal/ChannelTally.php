@@ -13,8 +13,8 @@ use Linguator\Core\Quantity\Steps;
  */
 final class ChannelTally
 {
-    /** Rows looked at together: whole columns cost less than single values. */
-    private const BLOCK = 256;
+    /** Frames looked at together: whole columns cost less than single values. */
+    public const BLOCK = 256;
 
     /** A channel within this, in µs, stands still. */
     private const STILL_US = 2.0;
@@ -29,8 +29,11 @@ final class ChannelTally
 
     private const STUCK_FRAMES = 20;
 
-    /** @var list<array<int, int>> */
-    private array $rows = [];
+    /** @var array<int, array<int, int>> Counts by channel and frame of the block under way; a frame need not carry every channel. */
+    private array $columns = [];
+
+    /** Frames of the block under way. */
+    private int $waiting = 0;
 
     /** @var list<float> */
     private array $times = [];
@@ -44,21 +47,44 @@ final class ChannelTally
 
     public readonly Timeline $timeline;
 
-    /** @param  bool  $isUneven  Frames may carry different channels. */
-    public function __construct(private readonly int $centre, private readonly float $usPerCount, private readonly bool $isUneven)
+    public function __construct(private readonly int $centre, private readonly float $usPerCount)
     {
         $this->still = self::STILL_US / $usPerCount;
         $this->timeline = new Timeline;
     }
 
-    /** @param  array<int, int>  $counts  By channel, from 1. */
-    public function add(array $counts, ?float $us): void
+    /**
+     * @param  array<int, array<int, int>>  $columns  Counts by channel, from 1, and frame, from 0.
+     * @param  int  $frames  How many frames these are.
+     * @param  list<float>  $times  One for each frame, µs; empty where there are none.
+     */
+    public function add(array $columns, int $frames, array $times): void
     {
-        $this->rows[] = $counts;
-        if ($us !== null) {
-            $this->times[] = $us;
+        if ($this->waiting === 0) {
+            $this->columns = $columns;
+            $this->times = $times;
+        } else {
+            foreach ($columns as $channel => $column) {
+                foreach ($column as $k => $count) {
+                    $this->columns[$channel][$this->waiting + $k] = $count;
+                }
+            }
+            array_push($this->times, ...$times);
         }
-        if (count($this->rows) === self::BLOCK) {
+        $this->waiting += $frames;
+        if ($this->waiting >= self::BLOCK) {
+            $this->flush();
+        }
+    }
+
+    /** @param  array<int, int>  $counts  By channel, from 1. */
+    public function addOne(array $counts, float $us): void
+    {
+        foreach ($counts as $channel => $count) {
+            $this->columns[$channel][$this->waiting] = $count;
+        }
+        $this->times[] = $us;
+        if (++$this->waiting >= self::BLOCK) {
             $this->flush();
         }
     }
@@ -106,39 +132,25 @@ final class ChannelTally
 
     private function flush(): void
     {
-        if ($this->rows === []) {
+        if ($this->waiting === 0) {
             return;
         }
-        foreach ($this->known() as $channel) {
-            $column = $this->isUneven ? array_filter(array_map(static fn (array $row): ?int => $row[$channel] ?? null, $this->rows), is_int(...)) : array_column($this->rows, $channel);
+        [$lows, $highs] = [[], []];
+        foreach ($this->columns as $channel => $column) {
             if ($column !== []) {
-                $this->channels[$channel] ??= new ChannelFigures;
-                $this->column($this->channels[$channel], $column);
+                $lows[$channel] = min($column);
+                $highs[$channel] = max($column);
+                $this->column($this->channels[$channel] ??= new ChannelFigures, $column, $lows[$channel], $highs[$channel]);
             }
         }
-        $this->timeline->add($this->rows, $this->times);
-        $this->frames += count($this->rows);
-        [$this->rows, $this->times] = [[], []];
+        $this->timeline->add($this->columns, $this->waiting, $this->times, $lows, $highs);
+        $this->frames += $this->waiting;
+        [$this->columns, $this->times, $this->waiting] = [[], [], 0];
     }
 
-    /** @return list<int> */
-    private function known(): array
+    /** @param  non-empty-array<int, int>  $column  By frame of the block. */
+    private function column(ChannelFigures $figures, array $column, int $low, int $high): void
     {
-        $known = $this->rows[0];
-        if ($this->isUneven) {
-            foreach ($this->rows as $row) {
-                $known += $row;
-            }
-        }
-
-        return array_keys($known);
-    }
-
-    /** @param  non-empty-array<int, int>  $column  By row of the block. */
-    private function column(ChannelFigures $figures, array $column): void
-    {
-        $low = min($column);
-        $high = max($column);
         $figures->add($low, $high, (float) array_sum($column), count($column), $column[array_key_last($column)]);
         if ($this->times !== []) {
             foreach ($column as $k => $count) {
@@ -180,7 +192,11 @@ final class ChannelTally
         $low = PHP_INT_MAX;
         $high = PHP_INT_MIN;
         $from = array_key_last($column);
-        foreach (array_reverse($column, true) as $k => $count) {
+        for ($k = $from; $k >= 0; $k--) {
+            $count = $column[$k] ?? null;
+            if ($count === null) {
+                continue;
+            }
             if (max($high, $count) - min($low, $count) > $this->still) {
                 break;
             }

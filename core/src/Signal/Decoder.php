@@ -200,7 +200,7 @@ final readonly class Decoder
         if ($decoding->card !== null) {
             $frames = $tally->good + array_sum($tally->others);
             $share = $frames / max(1, $frames + $tally->bad);
-            $decoding->confidence = max($decoding->confidence, Score::confidence($decoding->card, $frames, $share));
+            $decoding->confidence = max($decoding->confidence, Score::confidence($decoding->card, $tally->good, $share));
         }
         $isAsked = $decoding->options->asked() !== null && $tally->good > 0;
         if ($decoding->confidence < Decoding::RECOGNISED && ! $isAsked && ! ($decoding->shape !== null && $tally->bad + $tally->good > 0)) {

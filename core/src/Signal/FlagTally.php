@@ -43,6 +43,22 @@ final class FlagTally
         $this->frames++;
     }
 
+    /**
+     * @param  string  $bytes  One for each frame; empty where the format has no flags.
+     * @param  list<float>  $times
+     */
+    public function addRun(string $bytes, array $times): void
+    {
+        if ($this->last === 0 && trim($bytes, "\0") === '') {
+            $this->frames += strlen($bytes);
+
+            return;
+        }
+        for ($k = 0, $n = strlen($bytes); $k < $n; $k++) {
+            $this->add(ord($bytes[$k]), $times[$k] ?? null);
+        }
+    }
+
     public function count(string $flag): int
     {
         return $this->counts[$flag] ?? 0;

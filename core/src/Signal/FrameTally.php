@@ -20,9 +20,6 @@ final class FrameTally implements FrameSink, PulseSink
 
     public int $bad = 0;
 
-    /** Bytes that sound frames take, those of other types among them; nothing escaped. */
-    public int $bytes = 0;
-
     /** @var array<string, int> */
     public array $reasons = [];
 
@@ -51,24 +48,39 @@ final class FrameTally implements FrameSink, PulseSink
     {
         $this->layout = $card === null ? null : new FrameLayout($card);
         $this->channels = $card === null
-            ? new ChannelTally(1500 * self::NS_PER_US, 1 / self::NS_PER_US, true)
-            : new ChannelTally($card->scale->centre, $card->scale->usPerCount, $card->channelPart()->node->has('in_frame') || $card->fewestChannels !== $card->mostChannels);
+            ? new ChannelTally(1500 * self::NS_PER_US, 1 / self::NS_PER_US)
+            : new ChannelTally($card->scale->centre, $card->scale->usPerCount);
         $this->periods = new PeriodTally;
         $this->flags = new FlagTally($card?->flagPart()?->flagBits() ?? []);
     }
 
-    public function frame(string $frame, int $offset, ?float $us): void
+    public function frames(string $frames, int $size, int $offset, array $times): void
     {
         assert($this->layout !== null);
-        $counts = $this->layout->counts($frame);
-        $this->bytes += strlen($frame);
-        $this->flags->add($this->layout->flagByte($frame), $us);
-        $this->keep($counts, $offset, $us, $frame);
+        $count = intdiv(strlen($frames), $size);
+        $this->flags->addRun($this->layout->flagBytesOfRun($frames, $size), $times);
+        for ($k = 0; $k < $count && $this->good + $k < $this->shown; $k++) {
+            $frame = substr($frames, $k * $size, $size);
+            $this->firstFrames[] = ['us' => $times[$k] ?? null, 'offset' => $offset + $k * $size, 'counts' => $this->layout->counts($frame), 'frame' => $frame];
+        }
+        for ($k = 0; $k < $count; $k += ChannelTally::BLOCK) {
+            $some = substr($frames, $k * $size, ChannelTally::BLOCK * $size);
+            $this->channels->add($this->layout->countsOfRun($some, $size), intdiv(strlen($some), $size), array_slice($times, $k, ChannelTally::BLOCK));
+        }
+        foreach ($times as $us) {
+            $this->periods->add($us);
+        }
+        $this->good += $count;
     }
 
     public function pulses(array $widths, float $us): void
     {
-        $this->keep($widths, null, $us, null);
+        $this->channels->addOne($widths, $us);
+        $this->periods->add($us);
+        if ($this->good < $this->shown) {
+            $this->firstFrames[] = ['us' => $us, 'offset' => null, 'counts' => $widths, 'frame' => null];
+        }
+        $this->good++;
     }
 
     public function bad(string $reason, int $offset, int $bytes, int $frames, ?float $us): void
@@ -83,22 +95,8 @@ final class FrameTally implements FrameSink, PulseSink
 
     public function other(string $type, string $frame, int $offset, ?float $us): void
     {
-        $this->bytes += strlen($frame);
         $this->others[$type] = ($this->others[$type] ?? 0) + 1;
         $this->lastOther[$type] = $frame;
-    }
-
-    /** @param  array<int, int>  $counts */
-    private function keep(array $counts, ?int $offset, ?float $us, ?string $frame): void
-    {
-        $this->channels->add($counts, $us);
-        if ($us !== null) {
-            $this->periods->add($us);
-        }
-        if ($this->good < $this->shown) {
-            $this->firstFrames[] = ['us' => $us, 'offset' => $offset, 'counts' => $counts, 'frame' => $frame];
-        }
-        $this->good++;
     }
 
     private function miss(string $reason, ?int $offset, int $frames, ?float $us): void

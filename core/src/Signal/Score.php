@@ -58,10 +58,10 @@ final class Score implements FrameSink
         return round($card->silenceMs === null ? $confidence : $confidence * self::SILENCE_FRAMED, 3);
     }
 
-    public function frame(string $frame, int $offset, ?float $us): void
+    public function frames(string $frames, int $size, int $offset, array $times): void
     {
-        $this->frames++;
-        $this->bytes += strlen($frame);
+        $this->frames += intdiv(strlen($frames), $size);
+        $this->bytes += strlen($frames);
     }
 
     public function bad(string $reason, int $offset, int $bytes, int $frames, ?float $us): void
@@ -71,7 +71,6 @@ final class Score implements FrameSink
 
     public function other(string $type, string $frame, int $offset, ?float $us): void
     {
-        $this->frames++;
         $this->bytes += strlen($frame);
     }
 }

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Signal;
 
-/** How the channels moved over the whole capture: lowest and highest count, and the longest time from frame to frame, in each of a bounded number of spans. */
+/**
+ * How the channels moved over the whole capture: lowest and highest count, and the longest time from frame to frame, in each of a bounded number of spans.
+ *
+ * @phpstan-type Span array{frame: int, us: float|null, gap_us: float|null, low: array<int, int>, high: array<int, int>}
+ */
 final class Timeline
 {
     private const MOST = 600;
 
-    /** @var list<array{frame: int, us: float|null, gap_us: float|null, low: array<int, int>, high: array<int, int>}> */
+    /** @var list<Span> */
     private array $spans = [];
 
     /** Frames of one span. */
@@ -20,67 +24,103 @@ final class Timeline
     private ?float $last = null;
 
     /**
-     * @param  list<array<int, int>>  $rows
+     * @param  array<int, array<int, int>>  $columns  Counts by channel and frame.
      * @param  list<float>  $times
+     * @param  array<int, int>  $lows  Of the whole block, by channel.
+     * @param  array<int, int>  $highs
      */
-    public function add(array $rows, array $times): void
+    public function add(array $columns, int $frames, array $times, array $lows, array $highs): void
     {
-        foreach ($rows as $k => $row) {
-            $us = $times[$k] ?? null;
-            $gap = $us === null || $this->last === null ? null : $us - $this->last;
-            $this->last = $us;
-            if ($this->frames % $this->each === 0) {
-                $this->spans[] = ['frame' => $this->frames, 'us' => $us, 'gap_us' => $gap, 'low' => $row, 'high' => $row];
-                if (count($this->spans) > self::MOST) {
-                    $this->halve();
-                }
-            } elseif ($gap !== null && $gap > ($this->spans[count($this->spans) - 1]['gap_us'] ?? 0.0)) {
-                $this->spans[count($this->spans) - 1]['gap_us'] = $gap;
-            }
-            if ($this->frames % $this->each !== 0 && ($this->each < 64 || $this->frames % ($this->each >> 5) === 0)) {
-                // Of long spans a sample is enough for a drawing.
-                $span = array_pop($this->spans);
-                assert($span !== null);
-                $this->spans[] = self::merge($span, $row, $row);
-            }
-            $this->frames++;
+        for ($from = 0; $from < $frames; $from += $length) {
+            $length = min($frames - $from, $this->each - $this->frames % $this->each);
+            [$low, $high] = $length === $frames ? [$lows, $highs] : self::bounds($columns, $frames, $from, $length);
+            $this->put($low, $high, $times[$from] ?? null, $this->longestGap($times, $from, $length));
+            $this->frames += $length;
         }
     }
 
-    /** @return list<array{frame: int, us: float|null, gap_us: float|null, low: array<int, int>, high: array<int, int>}> */
+    /** @return list<Span> */
     public function spans(): array
     {
         return $this->spans;
     }
 
+    /**
+     * @param  array<int, int>  $low
+     * @param  array<int, int>  $high
+     */
+    private function put(array $low, array $high, ?float $us, ?float $gap): void
+    {
+        if ($this->frames % $this->each !== 0) {
+            $last = array_pop($this->spans);
+            assert($last !== null);
+            $this->spans[] = self::merge($last, $low, $high, $gap);
+
+            return;
+        }
+        $this->spans[] = ['frame' => $this->frames, 'us' => $us, 'gap_us' => $gap, 'low' => $low, 'high' => $high];
+        if (count($this->spans) > self::MOST) {
+            $this->halve();
+        }
+    }
+
     private function halve(): void
     {
         $this->each *= 2;
-        $halved = [];
-        foreach (array_chunk($this->spans, 2) as $pair) {
-            $halved[] = isset($pair[1]) ? ['gap_us' => self::longer($pair[0]['gap_us'], $pair[1]['gap_us'])] + self::merge($pair[0], $pair[1]['low'], $pair[1]['high']) : $pair[0];
+        $this->spans = array_map(
+            static fn (array $pair): array => isset($pair[1]) ? self::merge($pair[0], $pair[1]['low'], $pair[1]['high'], $pair[1]['gap_us']) : $pair[0],
+            array_chunk($this->spans, 2),
+        );
+    }
+
+    /** @param  list<float>  $times */
+    private function longestGap(array $times, int $from, int $length): ?float
+    {
+        $longest = null;
+        for ($k = $from; $k < $from + $length && isset($times[$k]); $k++) {
+            if ($this->last !== null && ($longest === null || $times[$k] - $this->last > $longest)) {
+                $longest = $times[$k] - $this->last;
+            }
+            $this->last = $times[$k];
         }
-        $this->spans = $halved;
+
+        return $longest;
     }
 
     /**
-     * @param  array{frame: int, us: float|null, gap_us: float|null, low: array<int, int>, high: array<int, int>}  $span
+     * @param  array<int, array<int, int>>  $columns
+     * @return array{array<int, int>, array<int, int>}
+     */
+    private static function bounds(array $columns, int $frames, int $from, int $length): array
+    {
+        [$low, $high] = [[], []];
+        foreach ($columns as $channel => $column) {
+            $some = count($column) === $frames
+                ? array_slice($column, $from, $length)
+                : array_filter($column, static fn (int $k): bool => $k >= $from && $k < $from + $length, ARRAY_FILTER_USE_KEY);
+            if ($some !== []) {
+                $low[$channel] = min($some);
+                $high[$channel] = max($some);
+            }
+        }
+
+        return [$low, $high];
+    }
+
+    /**
+     * @param  Span  $span
      * @param  array<int, int>  $low
      * @param  array<int, int>  $high
-     * @return array{frame: int, us: float|null, gap_us: float|null, low: array<int, int>, high: array<int, int>}
+     * @return Span
      */
-    private static function merge(array $span, array $low, array $high): array
+    private static function merge(array $span, array $low, array $high, ?float $gap): array
     {
         foreach ($low as $channel => $count) {
             $span['low'][$channel] = min($span['low'][$channel] ?? $count, $count);
             $span['high'][$channel] = max($span['high'][$channel] ?? $high[$channel], $high[$channel]);
         }
+        $span['gap_us'] = $span['gap_us'] === null || $gap === null ? $span['gap_us'] ?? $gap : max($span['gap_us'], $gap);
 
         return $span;
-    }
-
-    private static function longer(?float $a, ?float $b): ?float
-    {
-        return $a === null || $b === null ? $a ?? $b : max($a, $b);
     }
 }
