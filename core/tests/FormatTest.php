@@ -9,49 +9,23 @@ use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FormatCards;
 use Linguator\Core\Format\Frame;
 use Linguator\Core\Format\FrameReader;
+use Linguator\Core\Tests\Frames;
 use Linguator\Core\Verb\Verbs;
-
-/** A card such as a user writes: nine bits, an odd-parity line, a header of two bytes, a CRC with a start value. */
-function ownCard(array $other = []): stdClass
-{
-    return json_decode(json_encode($other + [
-        'id' => 'own', 'name' => 'My own', 'line' => ['baud' => 57600, 'parity' => 'odd', 'stop_bits' => 1, 'inverted' => false],
-        'channels' => ['min' => 5, 'max' => 5], 'scale' => ['centre' => 256, 'us' => 2, 'max' => 511],
-        'stuffing' => ['escape' => 16, 'xor' => 1],
-        'parts' => [['const' => '02'], ['channels' => 'packed', 'bits' => 9], ['flags' => ['failsafe' => 3], 'base' => 128], ['check' => 'crc16', 'poly' => 0x8005, 'init' => 0xFFFF, 'order' => 'little', 'from' => 1], ['const' => '03']],
-    ]));
-}
-
-function anyFrame(FormatCard $card): Frame
-{
-    $in = $card->channelPart()->node->intOrNull('in_frame');
-    $first = $in !== null && mt_rand(0, 1) === 1 ? $in + 1 : 1;
-    $count = $in ?? mt_rand($card->fewestChannels, $card->mostChannels);
-    $counts = [];
-    for ($channel = $first; $channel < $first + $count; $channel++) {
-        $counts[$channel] = mt_rand(0, $card->scale->max);
-    }
-    $flags = array_map(static fn (): bool => mt_rand(0, 1) === 1, $card->flagPart()?->flagBits() ?? []);
-
-    return new Frame($counts, $flags);
-}
-
-dataset('cards', fn () => [...array_map(static fn (string $id): array => [FormatCards::get($id)], array_combine(FormatCards::ids(), FormatCards::ids())), 'own' => [FormatCard::of(ownCard(), new Schemas)]]);
 
 it('reads back every frame it makes', function (FormatCard $card) {
     mt_srand(11);
     for ($k = 0; $k < 500; $k++) {
-        $frame = anyFrame($card);
+        $frame = Frames::any($card);
         $read = (new FrameReader($card))->read((new Encoder($card))->encode($frame));
         expect($read)->toBeInstanceOf(Frame::class)->and($read->counts)->toBe($frame->counts)->and($read->flags)->toBe($frame->flags);
     }
-})->with('cards');
+})->with(fn () => Frames::cards());
 
 it('never takes a broken frame of a checked format for a whole one with other values', function (FormatCard $card) {
     mt_srand(12);
     $isChecked = array_filter($card->parts, fn ($part) => $part->kind === 'check') !== [];
     for ($k = 0; $k < 500; $k++) {
-        $wire = (new Encoder($card))->encode(anyFrame($card));
+        $wire = (new Encoder($card))->encode(Frames::any($card));
         expect((new FrameReader($card))->read(substr($wire, 0, mt_rand(0, strlen($wire) - 1))))->toBeString();
         if ($isChecked) {
             $at = mt_rand(0, strlen($wire) - 1);
@@ -60,7 +34,7 @@ it('never takes a broken frame of a checked format for a whole one with other va
             expect((new FrameReader($card))->read($broken))->toBeString();
         }
     }
-})->with('cards');
+})->with(fn () => Frames::cards());
 
 it('takes as long as the line says', function (string $id, float $ms) {
     $card = FormatCards::get($id);
@@ -81,7 +55,7 @@ it('sends digital channels, counts before µs, and a signal strength where there
 });
 
 it('says what is wrong with a card, and where', function (array $other, string $path) {
-    expect(fn () => (new Verbs(new Schemas))->ask('encode', (object) ['card' => ownCard($other), 'frames' => [(object) ['us' => []]]]))
+    expect(fn () => (new Verbs(new Schemas))->ask('encode', (object) ['card' => Frames::ownCard($other), 'frames' => [(object) ['us' => []]]]))
         ->toThrow(fn (DocumentError $error) => expect($error->path)->toBe($path));
 })->with([
     'no channels' => [['parts' => [['const' => '02']]], 'card.parts'],

@@ -8,7 +8,7 @@ const LAYERS = [
     ['Format', 'Wire', 'Channel', 'Travel', 'Switching', 'Bind'],
     ['Line'],
     ['Capture'],
-    ['Signal'],
+    ['Signal', 'StandIn'],
     ['Gear'],
     ['Chain'],
     ['Rig', 'Failsafe', 'Readiness', 'Sheet', 'Search'],

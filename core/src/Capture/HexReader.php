@@ -18,14 +18,16 @@ final class HexReader implements ByteCapture
 
     private float $us = 0;
 
+    /** Times count only where the first line has one: bytes with and without times do not mix. */
+    private bool $hasBytes = false;
+
     public function __construct(private readonly Source $source, private readonly Damage $damage)
     {
     }
 
     public function bytes(): \Generator
     {
-        $this->isTimed = false;
-        $this->us = 0;
+        [$this->isTimed, $this->us, $this->hasBytes] = [false, 0, false];
         foreach (Lines::blocks($this->source->chunks()) as $line => $block) {
             $bytes = '';
             $times = [];
@@ -33,13 +35,14 @@ final class HexReader implements ByteCapture
                 if ($text !== '') {
                     $read = $this->line($text, $line + $k);
                     $bytes .= $read;
+                    $this->hasBytes = $this->hasBytes || $read !== '';
                     if ($this->isTimed) {
                         array_push($times, ...array_fill(0, strlen($read), $this->us));
                     }
                 }
             }
             if ($bytes !== '') {
-                yield [$bytes, count($times) === strlen($bytes) ? $times : []];
+                yield [$bytes, $times];
             }
         }
     }
@@ -53,7 +56,7 @@ final class HexReader implements ByteCapture
                 $this->damage->onLine($line, trim($match[0]), 'a time not before the one above it');
             }
             $this->us = max($this->us, $us);
-            $this->isTimed = true;
+            $this->isTimed = $this->isTimed || ! $this->hasBytes;
             $text = substr($text, strlen($match[0]));
         }
         if (preg_match(self::PAIRS, $text) !== 1) {

@@ -132,7 +132,7 @@ final class HeaderFramer implements Framer
     /** May a frame without a check start here? Null: more bytes are needed to tell. */
     private function trust(int $at, int $size, bool $isLast): ?bool
     {
-        if (isset($this->times[$at]) && ($at === 0 ? $this->base === 0 : $this->times[$at] - $this->times[$at - 1] > $this->silenceUs)) {
+        if (isset($this->times[$at]) && ($at === 0 ? $this->base === 0 : $this->silenceUs < $this->times[$at] - $this->times[$at - 1])) {
             return true;
         }
         if ($this->expected !== null && ($this->base + $at - $this->expected) % $size === 0) {

@@ -16,8 +16,13 @@ final class SilenceFramer implements Framer
 
     private const FEWEST = 3;
 
-    /** Share of frames in the right phase that must be plausible. */
-    private const STEADY = 0.75;
+    /** Share of frames in the right phase that must be sound: little will do where a check or channel numbers speak for it. */
+    private const STEADY = ['told' => 0.3, 'untold' => 0.75];
+
+    /** What such a phase is worth beside one without it. */
+    private const SAME_CHANNEL_IN_BOTH = 0.5;
+
+    private const OUT_OF_ORDER = 0.8;
 
     /** A silence may look a little shorter than it is. */
     private const SILENCE_TOLERANCE = 0.95;
@@ -84,7 +89,7 @@ final class SilenceFramer implements Framer
     {
         $start = 0;
         for ($k = 1, $n = count($this->times); $k < $n; $k++) {
-            if ($this->times[$k] - $this->times[$k - 1] >= $this->silenceUs) {
+            if ($this->silenceUs <= $this->times[$k] - $this->times[$k - 1]) {
                 $this->burst($start, $k, $sink, false);
                 $start = $k;
             }
@@ -117,9 +122,8 @@ final class SilenceFramer implements Framer
             if (! $isLast && strlen($this->buffer) < self::LOOKED_AT * $this->size) {
                 return 0;
             }
-            $at = $this->findPhase();
             $this->stretch->open($this->base, 'channels', null);
-            if ($at === null) {
+            if (! $this->findPhase()) {
                 return $isLast ? 0 : strlen($this->buffer) - self::FEWEST * $this->size;
             }
         }
@@ -161,10 +165,11 @@ final class SilenceFramer implements Framer
         return strlen($frame) === $this->size && $this->faultOf($frame) === null && isset($this->patterns[$this->pattern($frame)]);
     }
 
-    /** Sets the patterns; null: no phase is steady. */
-    private function findPhase(): ?int
+    /** Sets the patterns of the steadiest phase, if one is. */
+    private function findPhase(): bool
     {
-        $best = [0, null, []];
+        $best = [0, []];
+        $steadyShare = self::STEADY[$this->layout->isChecked || $this->layout->bits->isTagged() ? 'told' : 'untold'];
         for ($phase = 0; $phase < $this->size; $phase++) {
             [$seen, $frames] = [[], 0];
             for ($at = $phase; $at + $this->size <= strlen($this->buffer) && $frames < self::LOOKED_AT; $at += $this->size) {
@@ -178,15 +183,37 @@ final class SilenceFramer implements Framer
             arsort($seen);
             $steady = array_slice($seen, 0, 2, true);
             $count = array_sum($steady);
-            if ($count >= max(self::FEWEST, self::STEADY * $frames) && $count > $best[0]) {
-                $best = [$count, $phase, $steady];
+            $worth = $count * self::likeness(array_map(strval(...), array_keys($steady)));
+            if ($count >= max(self::FEWEST, $steadyShare * $frames) && $worth > $best[0]) {
+                $best = [$worth, $steady];
             }
         }
-        if ($best[1] !== null) {
-            $this->patterns = array_fill_keys(array_map(strval(...), array_keys($best[2])), true);
+        if ($best[1] !== []) {
+            $this->patterns = array_fill_keys(array_map(strval(...), array_keys($best[1])), true);
         }
 
-        return $best[1];
+        return $best[1] !== [];
+    }
+
+    /**
+     * How much the channels of two frames in turn look like a sender's: two bytes off, the head of a frame may pass for a channel of its own.
+     *
+     * @param  list<string>  $patterns
+     */
+    private static function likeness(array $patterns): float
+    {
+        $likeness = 1.0;
+        $channels = array_map(static fn (string $pattern): array => array_map(intval(...), explode(' ', $pattern)), $patterns);
+        if (count($channels) === 2 && $channels[0] !== $channels[1] && array_intersect($channels[0], $channels[1]) !== []) {
+            $likeness *= self::SAME_CHANNEL_IN_BOTH;
+        }
+        foreach ($channels as $one) {
+            $sorted = $one;
+            sort($sorted);
+            $likeness *= $sorted === $one ? 1.0 : self::OUT_OF_ORDER;
+        }
+
+        return $likeness;
     }
 
     private function faultOf(string $frame): ?string

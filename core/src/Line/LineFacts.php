@@ -90,6 +90,7 @@ final readonly class LineFacts
     /** @param  list<float>  $stays  Sorted. */
     private static function bitOf(array $stays): ?float
     {
+        $stays = array_values(array_filter($stays, static fn (float $stay): bool => $stay > 0));
         $count = count($stays);
         if ($count < self::FEWEST_CHANGES) {
             return null;

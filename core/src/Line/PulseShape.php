@@ -44,10 +44,8 @@ final readonly class PulseShape
         foreach ([0, 1] as $separator) {
             [$widths, $intervals] = self::pulses($head, $separator);
             if (self::share($widths, self::SEPARATOR_US) >= self::MOST_OF && self::share($intervals, self::CHANNEL_US) >= 0.6) {
-                $channels = self::channels($intervals);
-                if ($channels !== null) {
-                    return new self($separator, $channels);
-                }
+                // No gap anywhere: a train all the same, but one in which nobody finds the first channel.
+                return new self($separator, self::channels($intervals) ?? self::MOST_CHANNELS);
             }
         }
         foreach ([1, 0] as $active) {

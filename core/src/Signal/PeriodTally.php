@@ -27,7 +27,7 @@ final class PeriodTally
 
     private float $most = 0;
 
-    /** @var array<int, int> */
+    /** @var array<int, array{int, float}> How many, and their sum, by bin. */
     private array $bins = [];
 
     public function add(float $us): void
@@ -43,15 +43,16 @@ final class PeriodTally
         $this->least = min($this->least, $period);
         $this->most = max($this->most, $period);
         $bin = (int) (log($period) * self::BINS_PER_E);
-        $this->bins[$bin] = ($this->bins[$bin] ?? 0) + 1;
+        [$count, $sum] = $this->bins[$bin] ?? [0, 0.0];
+        $this->bins[$bin] = [$count + 1, $sum + $period];
     }
 
     public function lateFrames(): int
     {
         $median = $this->medianUs();
         $late = 0;
-        foreach ($this->bins as $bin => $count) {
-            $late += $median !== null && exp($bin / self::BINS_PER_E) > self::LATE * $median ? $count : 0;
+        foreach ($this->bins as [$count, $sum]) {
+            $late += $median !== null && $sum / $count > self::LATE * $median ? $count : 0;
         }
 
         return $late;
@@ -61,10 +62,10 @@ final class PeriodTally
     {
         ksort($this->bins);
         $left = intdiv($this->count, 2);
-        foreach ($this->bins as $bin => $count) {
+        foreach ($this->bins as [$count, $sum]) {
             $left -= $count;
             if ($left < 0) {
-                return exp(($bin + 0.5) / self::BINS_PER_E);
+                return $sum / $count;
             }
         }
 

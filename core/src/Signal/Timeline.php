@@ -78,7 +78,7 @@ final class Timeline
     {
         $longest = null;
         for ($k = $from; $k < $from + $length && isset($times[$k]); $k++) {
-            if ($this->last !== null && ($longest === null || $times[$k] - $this->last > $longest)) {
+            if ($this->last !== null && ($longest === null || $longest < $times[$k] - $this->last)) {
                 $longest = $times[$k] - $this->last;
             }
             $this->last = $times[$k];

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Tests;
+
+use Linguator\Core\Format\FrameSink;
+use Linguator\Core\Line\PulseSink;
+
+/** Keeps everything it is given. */
+final class Keeper implements FrameSink, PulseSink
+{
+    /** @var list<string> */
+    public array $frames = [];
+
+    public int $bad = 0;
+
+    /** @var list<array<int, int>> */
+    public array $widths = [];
+
+    public function frames(string $frames, int $size, int $offset, array $times): void
+    {
+        array_push($this->frames, ...str_split($frames, $size));
+    }
+
+    public function bad(string $reason, int $offset, int $bytes, int $frames, ?float $us): void
+    {
+        $this->bad += $frames;
+    }
+
+    public function other(string $type, string $frame, int $offset, ?float $us): void
+    {
+    }
+
+    public function pulses(array $widths, float $us): void
+    {
+        $this->widths[] = $widths;
+    }
+
+    public function badPulses(string $reason, array $widths, float $us): void
+    {
+        $this->bad++;
+    }
+}
