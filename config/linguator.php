@@ -6,6 +6,9 @@ return [
     // Where the demo bench lies; `linguator:demo` loads it through the same import as a user's files.
     'demo' => base_path('demo'),
 
+    // Captures lie beside the database, each bench's in a folder of its own. Tests have theirs thrown away.
+    'captures' => env('LINGUATOR_DB') === ':memory:' ? storage_path('framework/testing/captures') : storage_path('captures/'.hash('crc32b', (string) env('LINGUATOR_DB', storage_path('linguator.sqlite')))),
+
     // Changes when the core does: what was computed by another build is computed again. Read once, when the configuration is cached.
     'build' => (static function (): string {
         $newest = 0;

@@ -5,7 +5,12 @@ declare(strict_types=1);
 use App\Http\Controllers\AliasController;
 use App\Http\Controllers\ArchiveController;
 use App\Http\Controllers\AttachmentController;
+use App\Http\Controllers\CaptureController;
+use App\Http\Controllers\CaptureExportController;
+use App\Http\Controllers\CaptureReadController;
 use App\Http\Controllers\CardController;
+use App\Http\Controllers\FormatController;
+use App\Http\Controllers\LiveController;
 use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\RigBindController;
@@ -13,6 +18,7 @@ use App\Http\Controllers\RigCheckController;
 use App\Http\Controllers\RigController;
 use App\Http\Controllers\RigDocumentController;
 use App\Http\Controllers\RigDuplicateController;
+use App\Http\Controllers\RigEvidenceController;
 use App\Http\Controllers\RigFailsafeController;
 use App\Http\Controllers\RigHistoryController;
 use App\Http\Controllers\RigMomentController;
@@ -72,6 +78,29 @@ Route::prefix('api/v1')->group(function (): void {
     Route::post('rigs/{rig}/sign-off', [RigCheckController::class, 'signOff']);
     Route::post('rigs/{rig}/bind', [RigBindController::class, 'attempt']);
     Route::post('rigs/{rig}/bind/proof', [RigBindController::class, 'proof']);
+
+    Route::get('captures', [CaptureController::class, 'index']);
+    Route::post('captures', [CaptureController::class, 'store']);
+    Route::get('captures/progress', [CaptureReadController::class, 'progress']);
+    Route::post('captures/stop', [CaptureReadController::class, 'stop']);
+    Route::post('captures/compare', [CaptureReadController::class, 'compare']);
+    Route::prefix('captures/{capture}')->where(['capture' => '[0-9]{1,18}'])->group(function (): void {
+        Route::get('', [CaptureController::class, 'show']);
+        Route::delete('', [CaptureController::class, 'destroy']);
+        Route::post('decode', [CaptureReadController::class, 'decode']);
+        Route::post('frame', [CaptureReadController::class, 'frame']);
+        Route::post('window', [CaptureReadController::class, 'window']);
+        Route::post('export', CaptureExportController::class);
+    });
+    Route::post('rigs/{rig}/evidence', RigEvidenceController::class);
+
+    Route::get('formats', [FormatController::class, 'index']);
+    Route::post('formats/import', [FormatController::class, 'import']);
+    Route::get('formats/{format}.{as}', [FormatController::class, 'export'])->whereIn('as', ['yaml', 'json']);
+    Route::delete('formats/{format}', [FormatController::class, 'destroy']);
+
+    Route::post('live/tcp', [LiveController::class, 'tcp']);
+    Route::post('live/bytes', [LiveController::class, 'bytes']);
 
     Route::get('search', SearchController::class);
 });

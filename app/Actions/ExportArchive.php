@@ -18,7 +18,7 @@ final readonly class ExportArchive
 {
     private const README = "Everything on a Linguator bench.\n\nshelf/      gear cards, YAML\nrigs/       rig documents with their history, JSON\nattachments/  files kept with entries of a rig's history; attachments.json says which\nnames.json  what your manuals call formats, families and variants\nlogbook.csv every entry of every rig, to read; it is made from the rigs and not read back\n";
 
-    private const EXTENSIONS = ['image/png' => 'png', 'image/jpeg' => 'jpg', 'image/webp' => 'webp', 'text/plain' => 'txt'];
+    private const EXTENSIONS = ['image/png' => 'png', 'image/jpeg' => 'jpg', 'image/webp' => 'webp', 'text/plain' => 'txt', FileType::BYTES => 'bin'];
 
     /** Writes the archive to a file. */
     public function __invoke(string $file): void

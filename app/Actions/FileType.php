@@ -7,6 +7,9 @@ namespace App\Actions;
 /** What a file really is, told by its first bytes and not by its name: only pictures and plain text are kept. */
 final class FileType
 {
+    /** A capture kept as evidence: never shown, only saved. */
+    public const BYTES = 'application/octet-stream';
+
     private const PICTURES = [
         'image/png' => "\x89PNG\r\n\x1a\n",
         'image/jpeg' => "\xFF\xD8\xFF",

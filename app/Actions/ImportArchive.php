@@ -50,7 +50,8 @@ final readonly class ImportArchive
             }
             foreach ($archive['attachments'] as $attachment) {
                 if (isset($made[$attachment['rig']])) {
-                    ($this->keep)($made[$attachment['rig']], $attachment['position'], $attachment['name'], $attachment['content'], $attachment['at']);
+                    $keep = $attachment['is_capture'] ? $this->keep->capture(...) : $this->keep->__invoke(...);
+                    $keep($made[$attachment['rig']], $attachment['position'], $attachment['name'], $attachment['content'], $attachment['at']);
                 }
             }
             $this->names($archive['names']);

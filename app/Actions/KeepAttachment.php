@@ -27,6 +27,17 @@ final readonly class KeepAttachment
         $type = FileType::of($content)
             ?? throw DocumentError::at('file', 'Found '.($content === '' ? 'an empty file' : 'something else inside '.Excerpt::of($name)).'; expected a PNG, JPEG or WebP picture, or plain text.', 'wrong_type');
 
+        return self::put($rig, $position, $name, $content, $type, $at);
+    }
+
+    /** A capture: bytes of any kind, handed out for saving only. */
+    public function capture(Rig $rig, int $position, string $name, string $content, string $at): Attachment
+    {
+        return self::put($rig, $position, $name, $content, FileType::of($content) === 'text/plain' ? 'text/plain' : FileType::BYTES, $at);
+    }
+
+    private static function put(Rig $rig, int $position, string $name, string $content, string $type, string $at): Attachment
+    {
         return DB::transaction(static function () use ($rig, $position, $name, $content, $type, $at): Attachment {
             if (! RigEntry::query()->where(['rig_id' => $rig->id, 'position' => $position])->exists()) {
                 throw DocumentError::at('entry', "There is no entry $position in the history of $rig->name.", 'no_such_entry');

@@ -22,14 +22,14 @@ final readonly class ReadArchive
 
     private const LARGEST_ALL = 536_870_912;
 
-    private const NAMES = '#^(README\.txt|names\.json|logbook\.csv|attachments\.json|shelf/[a-z0-9-]{1,64}\.(yaml|json)|rigs/[a-z0-9-]{1,80}\.(json|yaml)|attachments/[a-z0-9-]{1,40}\.(png|jpg|webp|txt))$#';
+    private const NAMES = '#^(README\.txt|names\.json|logbook\.csv|attachments\.json|shelf/[a-z0-9-]{1,64}\.(yaml|json)|rigs/[a-z0-9-]{1,80}\.(json|yaml)|attachments/[a-z0-9-]{1,40}\.(png|jpg|webp|txt|bin))$#';
 
     public function __construct(private CardReader $cards, private RigReader $rigs)
     {
     }
 
     /**
-     * @return array{cards: list<GearCard>, rigs: array<string, RigDocument>, names: list<\stdClass>, attachments: list<array{rig: string, position: int, name: string, at: string, content: string}>}
+     * @return array{cards: list<GearCard>, rigs: array<string, RigDocument>, names: list<\stdClass>, attachments: list<array{rig: string, position: int, name: string, at: string, content: string, is_capture: bool}>}
      *
      * @throws DocumentError if it is no archive of a bench, holds foreign names, or would unpack to too much.
      */
@@ -73,7 +73,7 @@ final readonly class ReadArchive
 
     /**
      * @param  list<string>  $names
-     * @return array{cards: list<GearCard>, rigs: array<string, RigDocument>, names: list<\stdClass>, attachments: list<array{rig: string, position: int, name: string, at: string, content: string}>}
+     * @return array{cards: list<GearCard>, rigs: array<string, RigDocument>, names: list<\stdClass>, attachments: list<array{rig: string, position: int, name: string, at: string, content: string, is_capture: bool}>}
      */
     private function contents(\ZipArchive $zip, array $names): array
     {
@@ -96,7 +96,7 @@ final readonly class ReadArchive
 
     /**
      * @param  list<string>  $names
-     * @return list<array{rig: string, position: int, name: string, at: string, content: string}>
+     * @return list<array{rig: string, position: int, name: string, at: string, content: string, is_capture: bool}>
      */
     private function attachments(\ZipArchive $zip, array $names): array
     {
@@ -106,7 +106,7 @@ final readonly class ReadArchive
             if (! is_string($file) || ! in_array($file, $names, true) || ! is_string($rig) || ! is_int($position) || ! is_string($name) || ! is_string($at)) {
                 throw DocumentError::at("attachments.$k", 'This attachment names no file that is in the archive.', 'missing_file');
             }
-            $attachments[] = ['rig' => $rig, 'position' => $position, 'name' => $name, 'at' => $at, 'content' => $this->text($zip, $file)];
+            $attachments[] = ['rig' => $rig, 'position' => $position, 'name' => $name, 'at' => $at, 'content' => $this->text($zip, $file), 'is_capture' => str_ends_with($file, '.bin')];
         }
 
         return $attachments;

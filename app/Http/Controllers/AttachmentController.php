@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\FileType;
 use App\Actions\KeepAttachment;
 use App\Http\Answer;
 use App\Models\Attachment;
@@ -35,7 +36,7 @@ final readonly class AttachmentController
 
         return new Response($attachment->content, 200, [
             'Content-Type' => $type,
-            'Content-Disposition' => 'inline; filename="attachment-'.$attachment->id.'"',
+            'Content-Disposition' => ($attachment->type === FileType::BYTES ? 'attachment' : 'inline').'; filename="attachment-'.$attachment->id.'"',
             'Content-Security-Policy' => "default-src 'none'; style-src 'unsafe-inline'; sandbox",
             'X-Content-Type-Options' => 'nosniff',
         ]);

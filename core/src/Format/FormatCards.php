@@ -22,10 +22,16 @@ final class FormatCards
     public static function get(string $id): ?FormatCard
     {
         if (! isset(self::$read[$id]) && in_array($id, self::ids(), true)) {
-            self::$read[$id] = FormatCard::of(Yaml::decodeAll((string) file_get_contents(self::folder()."/$id.yaml"))[0]['value'], new Schemas);
+            self::$read[$id] = FormatCard::of(Yaml::decodeAll(self::text($id))[0]['value'], new Schemas);
         }
 
         return self::$read[$id] ?? null;
+    }
+
+    /** The card as it stands in its file, to begin one of one's own from. */
+    public static function text(string $id): string
+    {
+        return in_array($id, self::ids(), true) ? (string) file_get_contents(self::folder()."/$id.yaml") : '';
     }
 
     /** @return list<FormatCard> */

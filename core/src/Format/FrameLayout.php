@@ -109,13 +109,12 @@ final class FrameLayout
     /** Why these bytes, as many as `sizeAt` says, are no frame: `header`, `length`, `checksum`, `type`, `ending`; null: they are one. */
     public function fault(string $frame): ?string
     {
-        $size = strlen($frame);
         foreach ($this->constants as [$at, $bytes, $fault]) {
             if (substr_compare($frame, $bytes, $at, strlen($bytes)) !== 0) {
                 return $fault;
             }
         }
-        if ($this->length !== null && ord($frame[$this->length[0]]) !== $size - $this->length[1]) {
+        if (! $this->lengthHolds($frame)) {
             return 'length';
         }
 
@@ -191,7 +190,29 @@ final class FrameLayout
         return array_map(static fn (int $at): int => ord($frame[$at < 0 ? strlen($frame) + $at : $at]), $this->valuesAt);
     }
 
-    private function checkHolds(string $frame): bool
+    public function lengthHolds(string $frame): bool
+    {
+        return $this->length === null || ord($frame[$this->length[0]]) === strlen($frame) - $this->length[1];
+    }
+
+    /** Where the channels begin. */
+    public function channelsAt(): int
+    {
+        return $this->channelsAt;
+    }
+
+    /** Bytes of a part in a frame of so many bytes. */
+    public function partSize(Part $part, int $frame): int
+    {
+        return match ($part->kind) {
+            'const' => strlen((string) $part->constant()),
+            'channels' => max(0, $frame - $this->around),
+            'check' => $part->checkBytes(),
+            default => 1,
+        };
+    }
+
+    public function checkHolds(string $frame): bool
     {
         if ($this->check === null) {
             return true;

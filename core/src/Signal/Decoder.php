@@ -4,25 +4,17 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Signal;
 
-use Linguator\Core\Capture\BinaryReader;
 use Linguator\Core\Capture\ByteCapture;
 use Linguator\Core\Capture\CaptureKind;
 use Linguator\Core\Capture\CsvChannels;
-use Linguator\Core\Capture\CsvEdges;
-use Linguator\Core\Capture\CsvLayout;
 use Linguator\Core\Capture\Damage;
-use Linguator\Core\Capture\HexReader;
 use Linguator\Core\Capture\Source;
-use Linguator\Core\Capture\VcdReader;
-use Linguator\Core\Capture\WavReader;
 use Linguator\Core\Capture\WireCapture;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Excerpt;
 use Linguator\Core\Format\FormatCard;
-use Linguator\Core\Format\Framers;
 use Linguator\Core\Line\Edges;
 use Linguator\Core\Line\LineFacts;
-use Linguator\Core\Line\UartReader;
 
 /** Reads a capture of any kind: finds its format, then goes through all of it. */
 final readonly class Decoder
@@ -34,8 +26,6 @@ final readonly class Decoder
 
     private const HEADS = 6;
 
-    private const HEADING_BYTES = 65_536;
-
     /** @param  list<FormatCard>  $cards  Serial formats that are looked for. */
     public function __construct(private array $cards)
     {
@@ -44,87 +34,61 @@ final readonly class Decoder
     /** @throws DocumentError if nothing of the capture can be read. */
     public function decode(Source $source, DecodeOptions $options): Decoding
     {
+        $decoding = $this->choose($source, $options);
+        // Reading anew finds the same damage anew.
+        $decoding->damage->restart();
+        Walk::through(Walk::reader($source, $decoding->kind, $decoding->damage), $decoding, $decoding->tally ?? new FrameTally(null, 0));
+        $this->settle($decoding);
+
+        return $decoding;
+    }
+
+    /**
+     * Looks at the begin only: what format it is, and how the line runs.
+     *
+     * @throws DocumentError if nothing of the capture can be read.
+     */
+    public function choose(Source $source, DecodeOptions $options): Decoding
+    {
         if ($source->size() === 0) {
             throw new DocumentError('empty', 'The capture is empty: found 0 bytes; expected bytes, changes or values.', 'capture');
         }
         $kind = $options->kind ?? CaptureKind::of($source);
         $decoding = new Decoding($kind, $options, new Damage);
-        match ($kind) {
-            CaptureKind::Hex => $this->bytes(new HexReader($source, $decoding->damage), $decoding),
-            CaptureKind::Binary => $this->bytes(new BinaryReader($source), $decoding),
-            CaptureKind::Csv => $this->table($source, $decoding),
-            CaptureKind::Vcd => $this->wire(new VcdReader($source, $decoding->damage), $decoding),
-            CaptureKind::Wav => $this->wire(new WavReader($source), $decoding),
+        $capture = Walk::reader($source, $kind, $decoding->damage);
+        match (true) {
+            $capture instanceof CsvChannels => self::chooseLog($decoding),
+            $capture instanceof ByteCapture => $this->chooseBytes($capture, $decoding),
+            default => $this->chooseWire($capture, $decoding),
         };
+        if ($kind === CaptureKind::Csv) {
+            $decoding->isUnitTold = Walk::layout($source)->isUnitTold;
+        }
 
         return $decoding;
     }
 
-    /** The reader of a capture that holds wires; null: it holds bytes or values. */
-    public static function wires(Source $source, CaptureKind $kind, Damage $damage): ?WireCapture
+    private static function chooseLog(Decoding $decoding): void
     {
-        $layout = $kind === CaptureKind::Csv ? CsvLayout::of($source->head(self::HEADING_BYTES)) : null;
-
-        return match (true) {
-            $kind === CaptureKind::Vcd => new VcdReader($source, $damage),
-            $kind === CaptureKind::Wav => new WavReader($source),
-            $layout !== null && ! $layout->isChannels => new CsvEdges($source, $layout, $damage),
-            default => null,
-        };
+        $decoding->isLog = true;
+        $decoding->confidence = 1;
+        $decoding->tally = new FrameTally(null, $decoding->options->frames);
     }
 
-    private function bytes(ByteCapture $capture, Decoding $decoding): void
+    private function chooseBytes(ByteCapture $capture, Decoding $decoding): void
     {
-        $heads = self::heads($capture->bytes(), static fn (array $chunk): int => strlen($chunk[0]), self::HEAD_BYTES);
         $choice = null;
-        foreach ($heads as $chunks) {
+        foreach (self::heads($capture->bytes(), static fn (array $chunk): int => strlen($chunk[0]), self::HEAD_BYTES) as $chunks) {
             $decoding->firstBytes = $decoding->firstBytes === '' ? implode('', array_column($chunks, 0)) : $decoding->firstBytes;
             $choice = Choice::ofBytes($this->asked($decoding->options), $chunks);
             if ($choice->confidence >= Decoding::RECOGNISED) {
                 break;
             }
         }
-        if ($choice === null) {
-            throw new DocumentError('nothing_readable', self::nothing($decoding->damage, 'bytes'), 'capture');
-        }
-        $this->take($choice, $decoding);
-        $framer = $choice->card === null ? null : Framers::for($choice->card);
-        $decoding->bytes = 0;
-        // Reading anew finds the same damage anew.
-        $decoding->damage->restart();
-        foreach ($capture->bytes() as [$bytes, $times]) {
-            $decoding->bytes += strlen($bytes);
-            if ($framer !== null && $decoding->tally !== null) {
-                $framer->push($bytes, $times, $decoding->tally);
-            }
-        }
-        if ($framer !== null && $decoding->tally !== null) {
-            $framer->finish($decoding->tally);
-        }
-        $this->settle($decoding);
+        $this->take($choice ?? throw self::nothing($decoding->damage, 'bytes'), $decoding);
     }
 
-    private function table(Source $source, Decoding $decoding): void
-    {
-        $layout = CsvLayout::of($source->head(self::HEADING_BYTES));
-        $decoding->isUnitTold = $layout->isUnitTold;
-        if (! $layout->isChannels) {
-            $this->wire(new CsvEdges($source, $layout, $decoding->damage), $decoding);
-
-            return;
-        }
-        $decoding->isLog = true;
-        $decoding->confidence = 1;
-        $decoding->tally = new FrameTally(null, $decoding->options->frames);
-        foreach ((new CsvChannels($source, $layout, $decoding->damage))->rows() as [$us, $values]) {
-            $decoding->tally->pulses($values, $us);
-        }
-        if ($decoding->tally->good === 0) {
-            throw new DocumentError('nothing_readable', self::nothing($decoding->damage, 'rows of values'), 'capture');
-        }
-    }
-
-    private function wire(WireCapture $capture, Decoding $decoding): void
+    private function chooseWire(WireCapture $capture, Decoding $decoding): void
     {
         $decoding->wires = $capture->wires();
         $wire = self::wireAsked($decoding->options->wire, $capture);
@@ -137,46 +101,11 @@ final readonly class Decoder
                 break;
             }
         }
-        if ($choice === null) {
-            throw new DocumentError('nothing_readable', self::nothing($decoding->damage, 'changes of level'), 'capture');
-        }
-        $this->take($choice, $decoding);
+        $choice ??= throw self::nothing($decoding->damage, 'changes of level');
         $decoding->line = $choice->line;
         $decoding->shape = $choice->shape;
         $decoding->firstBytes = $choice->bytes;
-        $decoding->damage->restart();
-        if ($choice->shape !== null) {
-            $this->pulses($capture, $decoding);
-        } elseif ($choice->card !== null) {
-            $this->serial($capture, $decoding);
-        } else {
-            // What cannot be decoded is still read, so that its damage is told.
-            iterator_count($capture->edges($wire));
-        }
-        $this->settle($decoding);
-    }
-
-    private function pulses(WireCapture $capture, Decoding $decoding): void
-    {
-        assert($decoding->shape !== null && $decoding->tally !== null && $decoding->wire !== null);
-        $reader = $decoding->shape->reader();
-        foreach ($capture->edges($decoding->wire) as $edges) {
-            $reader->push($edges, $decoding->tally);
-        }
-        $reader->finish($decoding->tally);
-    }
-
-    private function serial(WireCapture $capture, Decoding $decoding): void
-    {
-        assert($decoding->line !== null && $decoding->card !== null && $decoding->tally !== null && $decoding->wire !== null);
-        $decoding->uart = new UartReader($decoding->line);
-        $framer = Framers::for($decoding->card);
-        foreach ($capture->edges($decoding->wire) as $edges) {
-            $framer->push(...[...$decoding->uart->push($edges), $decoding->tally]);
-        }
-        $framer->push(...[...$decoding->uart->finish(), $decoding->tally]);
-        $framer->finish($decoding->tally);
-        $decoding->bytes = $decoding->uart->bytes;
+        $this->take($choice, $decoding);
     }
 
     private function take(Choice $choice, Decoding $decoding): void
@@ -195,6 +124,13 @@ final readonly class Decoder
     {
         $tally = $decoding->tally;
         if ($tally === null) {
+            return;
+        }
+        if ($decoding->isLog) {
+            if ($tally->good === 0) {
+                throw self::nothing($decoding->damage, 'rows of values');
+            }
+
             return;
         }
         if ($decoding->card !== null) {
@@ -262,11 +198,11 @@ final readonly class Decoder
         }
     }
 
-    private static function nothing(Damage $damage, string $expected): string
+    private static function nothing(Damage $damage, string $expected): DocumentError
     {
         $first = $damage->places[0] ?? null;
         $where = $first === null ? '' : (isset($first['line']) ? " Line {$first['line']}" : ' Byte '.($first['byte'] ?? 0)).": found {$first['found']}; expected {$first['expected']}.";
 
-        return "Found no $expected that can be read in the capture.$where";
+        return new DocumentError('nothing_readable', "Found no $expected that can be read in the capture.$where", 'capture');
     }
 }

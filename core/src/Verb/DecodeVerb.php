@@ -43,7 +43,22 @@ final readonly class DecodeVerb
     /** @throws DocumentError */
     public function decoding(Source $source, DecodeOptions $options): Decoding
     {
-        return (new Decoder([...FormatCards::all(), ...$this->own]))->decode($source, $options);
+        return $this->decoder()->decode($source, $options);
+    }
+
+    /**
+     * What the begin of a capture says of its format.
+     *
+     * @throws DocumentError
+     */
+    public function choice(Source $source, DecodeOptions $options): Decoding
+    {
+        return $this->decoder()->choose($source, $options);
+    }
+
+    private function decoder(): Decoder
+    {
+        return new Decoder([...FormatCards::all(), ...$this->own]);
     }
 
     /** @throws DocumentError */

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\CaptureUpload;
+use App\Models\Capture;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Excerpt;
+
+/** Puts a capture on the signal desk: its row and its file, both or neither. */
+final readonly class KeepCapture
+{
+    /**
+     * @param  resource  $from  Read to its end.
+     *
+     * @throws DocumentError if there is nothing in it, too much, or no room.
+     */
+    public function __invoke(string $name, mixed $from): Capture
+    {
+        File::ensureDirectoryExists(config()->string('linguator.captures'));
+        $waiting = config()->string('linguator.captures').'/.'.bin2hex(random_bytes(8));
+        try {
+            $size = $this->write($from, $waiting);
+            if ($size === 0) {
+                throw DocumentError::at('capture', 'The capture is empty: found 0 bytes; expected bytes, changes or values.', 'empty');
+            }
+
+            return DB::transaction(static function () use ($name, $waiting, $size): Capture {
+                $capture = Capture::query()->create([
+                    'name' => Excerpt::text(basename(str_replace('\\', '/', $name))) ?: 'capture',
+                    'size' => $size,
+                    'sha256' => (string) hash_file('sha256', $waiting),
+                    'options' => '{}',
+                    'at' => now()->format('Y-m-d\TH:i:s\Z'),
+                ]);
+                File::move($waiting, $capture->path());
+
+                return $capture;
+            });
+        } finally {
+            File::delete($waiting);
+        }
+    }
+
+    /** @param  resource  $from */
+    private function write(mixed $from, string $path): int
+    {
+        $to = fopen($path, 'xb');
+        $size = $to === false ? false : stream_copy_to_stream($from, $to, CaptureUpload::MAX_BYTES + 1);
+        if ($to === false || $size === false || ! fclose($to)) {
+            throw DocumentError::at('capture', 'The capture cannot be kept: there is no room for it.', 'no_room');
+        }
+        if ($size > CaptureUpload::MAX_BYTES) {
+            throw DocumentError::at('capture', 'Found more than '.(CaptureUpload::MAX_BYTES >> 20).' MB; expected a capture of at most that. The command linguator:decode takes files of any size.', 'too_large');
+        }
+
+        return $size;
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\DecodeProgress;
+use App\Models\Capture;
+use App\Models\Format;
+use Linguator\Core\Capture\ByteCapture;
+use Linguator\Core\Capture\CsvChannels;
+use Linguator\Core\Capture\Damage;
+use Linguator\Core\Capture\Source;
+use Linguator\Core\Capture\WireCapture;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Schemas;
+use Linguator\Core\Format\FormatCard;
+use Linguator\Core\Format\FormatCards;
+use Linguator\Core\Format\FrameSink;
+use Linguator\Core\Line\PulseSink;
+use Linguator\Core\Signal\Decoding;
+use Linguator\Core\Signal\Enough;
+use Linguator\Core\Signal\Series;
+use Linguator\Core\Signal\Walk;
+use Linguator\Core\Verb\DecodeVerb;
+
+/** Reads a capture of the desk, by the verb `decode` and by its parts. */
+final readonly class ReadCapture
+{
+    public function __construct(private Schemas $schemas)
+    {
+    }
+
+    /** @throws DocumentError */
+    public function decode(Capture $capture, \stdClass $options, ?DecodeProgress $progress = null): Decoding
+    {
+        $verb = new DecodeVerb($this->schemas, Format::own($this->schemas));
+        $source = new Source($capture->stream(), $progress === null ? null : static fn (int $bytes) => $progress->at($bytes, $capture->size));
+
+        return $verb->decoding($source, $verb->options($options));
+    }
+
+    /**
+     * Its format only, told by its begin.
+     *
+     * @throws DocumentError
+     */
+    public function choose(Capture $capture, \stdClass $options): Decoding
+    {
+        $verb = new DecodeVerb($this->schemas, Format::own($this->schemas));
+
+        return $verb->choice(new Source($capture->stream()), $verb->options($options));
+    }
+
+    public function reader(Capture $capture, Decoding $decoding): ByteCapture|WireCapture|CsvChannels
+    {
+        return Walk::reader(new Source($capture->stream()), $decoding->kind, new Damage);
+    }
+
+    /** Hands the frames of a capture to a sink, until it has enough. */
+    public function walk(Capture $capture, Decoding $decoding, FrameSink&PulseSink $sink): void
+    {
+        try {
+            Walk::through($this->reader($capture, $decoding), $decoding, $sink);
+        } catch (Enough) {
+            return;
+        }
+    }
+
+    /** @return list<array{float, array<int, float>}> ms and µs by channel, at most so many rows. */
+    public function series(Capture $capture, Decoding $decoding, int $most): array
+    {
+        if ($decoding->format === null && ! $decoding->isLog) {
+            throw DocumentError::at('capture', "\"$capture->name\" is not recognised, so it has no values to take.", 'not_recognised');
+        }
+        $series = Series::of($decoding, $most);
+        $this->walk($capture, $decoding, $series);
+
+        return $series->rows();
+    }
+
+    /** @throws DocumentError if there is no such serial format. */
+    public function card(string $id): FormatCard
+    {
+        foreach (Format::own($this->schemas) as $card) {
+            if ($card->id === $id) {
+                return $card;
+            }
+        }
+
+        return FormatCards::get($id) ?? throw DocumentError::at('format', "There is no serial format \"$id\".", 'no_such_format');
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Models\Format;
+use Illuminate\Console\Command;
+use Linguator\Core\Capture\CaptureKind;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Json;
+use Linguator\Core\Document\Schemas;
+use Linguator\Core\StandIn\Recording;
+use Linguator\Core\StandIn\StandIn;
+use Linguator\Core\StandIn\StandInOptions;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** A simulated receiver: into a file, to standard output, or on a port of this machine in real time, as a serial-to-network adapter would. */
+final class StandInCommand extends Command
+{
+    private const BAD_INPUT = 2;
+
+    /** Nobody connected for so long: wait anew. */
+    private const WAIT_S = 3600;
+
+    private const NUMBERS = ['channels', 'seconds', 'period_ms', 'baud', 'dropped', 'damaged', 'jitter_us', 'failsafe_after_s', 'seed'];
+
+    /** @var string */
+    protected $signature = 'linguator:stand-in {file=- : Where to write to, or - for standard output}
+        {--format=s100i : ppm, pwm or the id of a serial format}
+        {--kind= : hex, bin, csv, vcd or wav; told by the file\'s ending unless given}
+        {--port= : Send on this port of 127.0.0.1 in real time instead, to whoever connects}
+        {--channels=} {--seconds=} {--period-ms=} {--baud=} {--inverted : Upside down}
+        {--dropped= : Share of frames left out} {--damaged= : Share of frames with a wrong bit} {--jitter-us=} {--failsafe-after-s=} {--seed=}';
+
+    /** @var string */
+    protected $description = 'A simulated receiver that sends any format with moving sticks, and faults on request.';
+
+    public function handle(Schemas $schemas): int
+    {
+        try {
+            $options = StandInOptions::of($this->document(), $schemas, Format::own($schemas));
+            $port = $this->option('port');
+
+            return is_string($port) ? $this->serve((int) $port, $options) : $this->write($options);
+        } catch (DocumentError $error) {
+            $this->output->write(Json::pretty($error->toArray()), false, OutputInterface::OUTPUT_RAW);
+
+            return self::BAD_INPUT;
+        }
+    }
+
+    private function document(): \stdClass
+    {
+        $document = (object) ['format' => $this->option('format')];
+        foreach (self::NUMBERS as $key) {
+            $value = $this->option(strtr($key, '_', '-'));
+            if (is_string($value)) {
+                $document->{$key} = is_numeric($value) ? $value + 0 : $value;
+            }
+        }
+        if ($this->option('inverted') === true) {
+            $document->inverted = true;
+        }
+
+        return $document;
+    }
+
+    private function write(StandInOptions $options): int
+    {
+        $file = $this->argument('file');
+        $file = is_string($file) ? $file : '-';
+        $told = $this->option('kind');
+        $told = is_string($told) ? $told : ($file === '-' ? ($options->card === null ? 'csv' : 'bin') : pathinfo($file, PATHINFO_EXTENSION));
+        $kind = CaptureKind::tryFrom($told) ?? throw DocumentError::at('kind', "Found \"$told\"; expected hex, bin, csv, vcd or wav.");
+        $chunks = Recording::of($options, $kind);
+        $stream = $file === '-' ? STDOUT : @fopen($file, 'wb');
+        if ($stream === false) {
+            throw DocumentError::at('file', "The file \"$file\" cannot be written.", 'no_such_file');
+        }
+        foreach ($chunks as $chunk) {
+            fwrite($stream, $chunk);
+        }
+
+        return self::SUCCESS;
+    }
+
+    /** To one listener after the other, each from the begin. */
+    private function serve(int $port, StandInOptions $options): int
+    {
+        if ($options->card === null) {
+            throw DocumentError::at('format', 'A serial adapter hands on bytes; expected a serial format, not pulses.');
+        }
+        $server = @stream_socket_server("tcp://127.0.0.1:$port", $code, $message);
+        if ($server === false) {
+            throw DocumentError::at('port', "Port $port of this machine cannot be taken: $message.", 'port_taken');
+        }
+        $this->output->getErrorStyle()->writeln("Sending $options->format on 127.0.0.1:$port to whoever connects (Ctrl-C stops it).");
+        while (is_resource($server)) {
+            $listener = @stream_socket_accept($server, self::WAIT_S);
+            if ($listener !== false) {
+                self::send($listener, $options);
+            }
+        }
+
+        return self::SUCCESS;
+    }
+
+    /** @param  resource  $listener */
+    private static function send(mixed $listener, StandInOptions $options): void
+    {
+        $begun = microtime(true);
+        foreach ((new StandIn($options))->bytes() as [$us, $bytes]) {
+            $wait = $us / 1e6 - (microtime(true) - $begun);
+            if ($wait > 0) {
+                usleep((int) ($wait * 1e6));
+            }
+            if (@fwrite($listener, $bytes) === false) {
+                break;
+            }
+        }
+        fclose($listener);
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\KeepCapture;
+use App\Http\Answer;
+use App\Http\CaptureUpload;
+use App\Http\RequestDocument;
+use App\Models\Capture;
+use App\Models\Format;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\File;
+use Linguator\Core\Capture\CaptureKind;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Schemas;
+use Linguator\Core\Format\FormatCard;
+use Linguator\Core\Format\FormatCards;
+use Linguator\Core\StandIn\Recording;
+use Linguator\Core\StandIn\StandInOptions;
+
+/** Captures on the signal desk: brought in as a file, pasted, taken from the samples, or sent by a stand-in. */
+final readonly class CaptureController
+{
+    private const LISTED = 50;
+
+    public function index(Schemas $schemas): JsonResponse
+    {
+        return Answer::json([
+            'captures' => array_map(static fn (Capture $capture): array => $capture->listed(), array_slice(array_values(Capture::query()->get()->sortByDesc('id')->all()), 0, self::LISTED)),
+            'samples' => array_map(static fn (string $file): string => basename($file), self::samples()),
+            'formats' => array_map(static fn (FormatCard $card): array => ['id' => $card->id, 'name' => $card->name, 'channels' => $card->mostChannels], [...FormatCards::all(), ...Format::own($schemas)]),
+            'most_bytes' => CaptureUpload::MAX_BYTES,
+        ]);
+    }
+
+    public function store(Request $request, KeepCapture $keep, Schemas $schemas): JsonResponse
+    {
+        if ($request->hasFile('capture') || ! $request->isJson()) {
+            $upload = CaptureUpload::of($request);
+
+            return Answer::json($keep($upload->name, $upload->stream())->listed(), 201);
+        }
+        $document = RequestDocument::of($request);
+        $capture = match (true) {
+            $document->has('text') => $keep($document->text('name', 'pasted'), self::memory([$document->text('text')])),
+            $document->has('sample') => $this->sample($document->text('sample'), $keep),
+            default => $this->standIn($document, $keep, $schemas),
+        };
+
+        return Answer::json($capture->listed(), 201);
+    }
+
+    public function show(Capture $capture): JsonResponse
+    {
+        return Answer::json($capture->listed());
+    }
+
+    public function destroy(Capture $capture): JsonResponse
+    {
+        $capture->delete();
+        File::delete($capture->path());
+
+        return Answer::json(['deleted' => $capture->id]);
+    }
+
+    private function sample(string $name, KeepCapture $keep): Capture
+    {
+        foreach (self::samples() as $file) {
+            if (basename($file) === $name) {
+                $stream = fopen($file, 'rb');
+                assert($stream !== false);
+
+                return $keep($name, $stream);
+            }
+        }
+        throw DocumentError::at('sample', "There is no sample \"$name\".", 'no_such_sample');
+    }
+
+    private function standIn(RequestDocument $document, KeepCapture $keep, Schemas $schemas): Capture
+    {
+        $options = StandInOptions::of((object) $document->map('stand_in'), $schemas, Format::own($schemas));
+        $kind = CaptureKind::tryFrom($document->text('kind', 'csv')) ?? throw DocumentError::at('kind', 'Expected hex, bin, csv, vcd or wav.');
+
+        return $keep("stand-in, $options->format.$kind->value", self::memory(Recording::of($options, $kind)));
+    }
+
+    /** @return list<string> */
+    private static function samples(): array
+    {
+        return array_values(array_filter(glob(config()->string('linguator.demo').'/captures/*') ?: [], static fn (string $file): bool => ! str_ends_with($file, '.md')));
+    }
+
+    /**
+     * @param  iterable<string>  $chunks
+     * @return resource
+     */
+    private static function memory(iterable $chunks): mixed
+    {
+        $stream = fopen('php://temp', 'w+b');
+        assert($stream !== false);
+        foreach ($chunks as $chunk) {
+            fwrite($stream, $chunk);
+        }
+        rewind($stream);
+
+        return $stream;
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ReadCapture;
+use App\Http\RequestDocument;
+use App\Models\Capture;
+use Illuminate\Http\Request;
+use Linguator\Core\Capture\EdgeText;
+use Linguator\Core\Capture\WavWriter;
+use Linguator\Core\Document\Csv;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Json;
+use Linguator\Core\Signal\DecodeAnswer;
+use Linguator\Core\Signal\Decoding;
+use Linguator\Core\Signal\Reencoder;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** A capture's values as a table or a document, or as a signal again, in its own format or another one. */
+final readonly class CaptureExportController
+{
+    private const TYPES = ['csv' => 'text/csv', 'json' => 'application/json', 'vcd' => 'text/plain', 'edges' => 'text/csv', 'bin' => 'application/octet-stream', 'wav' => 'audio/wav'];
+
+    private const MOST_ROWS = 100_000;
+
+    public function __construct(private ReadCapture $read)
+    {
+    }
+
+    public function __invoke(Request $request, Capture $capture): StreamedResponse
+    {
+        $document = RequestDocument::of($request);
+        $as = $document->text('as');
+        if (! isset(self::TYPES[$as])) {
+            throw DocumentError::at('as', 'Expected one of '.implode(', ', array_keys(self::TYPES)).'.');
+        }
+        $decoding = $this->read->decode($capture, (object) $document->map('options'));
+        $rows = $this->read->series($capture, $decoding, self::MOST_ROWS);
+        $chunks = match ($as) {
+            'csv' => self::table($rows),
+            'json' => self::document($decoding, $rows),
+            default => $this->signal($as, $document->text('format', ''), $decoding, $rows),
+        };
+        $name = 'capture-'.$capture->id.'.'.($as === 'edges' ? 'csv' : $as);
+
+        return new StreamedResponse(static function () use ($chunks): void {
+            foreach ($chunks as $chunk) {
+                echo $chunk;
+            }
+        }, 200, ['Content-Type' => self::TYPES[$as], 'Content-Disposition' => "attachment; filename=\"$name\""]);
+    }
+
+    /**
+     * @param  list<array{float, array<int, float>}>  $rows
+     * @return \Generator<int, string>
+     */
+    private static function table(array $rows): \Generator
+    {
+        $channels = array_keys($rows[count($rows) - 1][1] ?? []);
+        yield Csv::line(['t_ms', ...array_map(static fn (int $channel): string => "ch$channel", $channels)]);
+        foreach ($rows as [$ms, $us]) {
+            yield Csv::line([round($ms, 4), ...array_map(static fn (int $channel): string|float => $us[$channel] ?? '', $channels)]);
+        }
+    }
+
+    /**
+     * @param  list<array{float, array<int, float>}>  $rows
+     * @return \Generator<int, string>
+     */
+    private static function document(Decoding $decoding, array $rows): \Generator
+    {
+        yield Json::pretty((new DecodeAnswer($decoding))->toArray() + ['log' => array_map(static fn (array $row): array => ['t_ms' => round($row[0], 4), 'us' => array_values($row[1])], $rows)]);
+    }
+
+    /**
+     * @param  list<array{float, array<int, float>}>  $rows
+     * @return iterable<string>
+     */
+    private function signal(string $as, string $format, Decoding $decoding, array $rows): iterable
+    {
+        $card = match (true) {
+            $format === 'ppm' || $as === 'wav' || ($format === '' && $decoding->card === null) => null,
+            $format === '' => $decoding->card,
+            default => $this->read->card($format),
+        };
+        if ($as === 'wav' && $format !== '' && $format !== 'ppm') {
+            throw DocumentError::at('as', 'A sound card is too slow for serial signals; expected vcd, edges or bin.');
+        }
+        $signal = new Reencoder($card);
+
+        return match ($as) {
+            'bin' => self::bytes($signal->bytes($rows)),
+            'wav' => WavWriter::write($signal->idle(), $signal->edges($rows), $signal->lastsUs($rows)),
+            'vcd' => EdgeText::vcd($signal->idle(), $signal->edges($rows)),
+            default => EdgeText::csv($signal->idle(), $signal->edges($rows)),
+        };
+    }
+
+    /**
+     * @param  iterable<array{float, string}>  $frames
+     * @return \Generator<int, string>
+     */
+    private static function bytes(iterable $frames): \Generator
+    {
+        foreach ($frames as [, $bytes]) {
+            yield $bytes;
+        }
+    }
+}

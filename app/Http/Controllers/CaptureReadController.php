@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ReadCapture;
+use App\Http\Answer;
+use App\Http\DecodeProgress;
+use App\Http\RequestDocument;
+use App\Models\Capture;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Signal\Comparison;
+use Linguator\Core\Signal\DecodeAnswer;
+use Linguator\Core\Signal\DeskView;
+use Linguator\Core\Signal\FramePick;
+use Linguator\Core\Signal\Window;
+
+/** What a capture on the desk says: the verb's answer, frames one by one, stretches of its waveform, and two captures beside one another. */
+final readonly class CaptureReadController
+{
+    private const SERIES_ROWS = 4000;
+
+    public function __construct(private ReadCapture $read)
+    {
+    }
+
+    public function decode(Request $request, Capture $capture): JsonResponse
+    {
+        $document = RequestDocument::of($request);
+        $progress = DecodeProgress::of($document->text('progress', ''));
+        try {
+            $decoding = $this->read->decode($capture, (object) $document->map('options'), $progress);
+        } finally {
+            $progress?->end();
+        }
+
+        return Answer::json(['capture' => $capture->listed(), 'answer' => (new DecodeAnswer($decoding))->toArray(), 'desk' => (new DeskView($decoding))->toArray()]);
+    }
+
+    public function progress(Request $request): JsonResponse
+    {
+        return Answer::json(['progress' => DecodeProgress::of($request->string('token')->toString())?->read()]);
+    }
+
+    public function stop(Request $request): JsonResponse
+    {
+        DecodeProgress::of(RequestDocument::of($request)->text('token'))?->stop();
+
+        return Answer::json(['stopping' => true]);
+    }
+
+    public function frame(Request $request, Capture $capture): JsonResponse
+    {
+        $document = RequestDocument::of($request);
+        $decoding = $this->read->choose($capture, (object) $document->map('options'));
+        $pick = new FramePick(max(0, $document->int('index')), 1);
+        $this->read->walk($capture, $decoding, $pick);
+        if ($pick->picked === []) {
+            throw DocumentError::at('index', 'Found no sound frame '.$document->int('index').' in this capture.', 'no_such_frame');
+        }
+
+        return Answer::json((new DeskView($decoding))->frame($pick->picked[0]));
+    }
+
+    public function window(Request $request, Capture $capture): JsonResponse
+    {
+        $document = RequestDocument::of($request);
+        [$from, $to] = [$document->number('from_us'), $document->number('to_us')];
+        if ($to <= $from || ! is_finite($to - $from)) {
+            throw DocumentError::at('to_us', 'Found an end that is not after the begin.');
+        }
+        $decoding = $this->read->choose($capture, (object) $document->map('options'));
+
+        return Answer::json((new Window($decoding, $from, $to))->of($this->read->reader($capture, $decoding)));
+    }
+
+    public function compare(Request $request): JsonResponse
+    {
+        $document = RequestDocument::of($request);
+        $sides = [];
+        foreach (['a', 'b'] as $side) {
+            $told = (object) $document->map($side);
+            $capture = is_int($told->id ?? null) ? Capture::query()->find($told->id) : null;
+            if (! $capture instanceof Capture) {
+                throw DocumentError::at("$side.id", 'Found no such capture on the desk.', 'no_such_capture');
+            }
+            $options = $told->options ?? new \stdClass;
+            $decoding = $this->read->decode($capture, $options instanceof \stdClass ? $options : new \stdClass);
+            $sides[] = ['capture' => $capture, 'decoding' => $decoding, 'rows' => $this->read->series($capture, $decoding, self::SERIES_ROWS)];
+        }
+        [$a, $b] = $sides;
+
+        return Answer::json([
+            'a' => ['capture' => $a['capture']->listed(), 'answer' => (new DecodeAnswer($a['decoding']))->toArray()],
+            'b' => ['capture' => $b['capture']->listed(), 'answer' => (new DecodeAnswer($b['decoding']))->toArray()],
+            'comparison' => (new Comparison($a['rows'], $b['rows'], $a['decoding'], $b['decoding']))->toArray(),
+        ]);
+    }
+}

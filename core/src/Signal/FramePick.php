@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Signal;
+
+use Linguator\Core\Format\FrameSink;
+use Linguator\Core\Line\PulseSink;
+
+/** Some sound frames of a capture, from one on. */
+final class FramePick implements FrameSink, PulseSink
+{
+    /** @var list<array{index: int, us: float|null, offset: int|null, frame: string|null, widths: array<int, int>|null}> */
+    public array $picked = [];
+
+    private int $index = 0;
+
+    /** @param  int  $from  From 0. */
+    public function __construct(private readonly int $from, private readonly int $count)
+    {
+    }
+
+    public function frames(string $frames, int $size, int $offset, array $times): void
+    {
+        $count = intdiv(strlen($frames), $size);
+        for ($k = max(0, $this->from - $this->index); $k < $count && count($this->picked) < $this->count; $k++) {
+            $this->picked[] = ['index' => $this->index + $k, 'us' => $times[$k] ?? null, 'offset' => $offset + $k * $size, 'frame' => substr($frames, $k * $size, $size), 'widths' => null];
+        }
+        $this->index += $count;
+        $this->stopIfFull();
+    }
+
+    public function pulses(array $widths, float $us): void
+    {
+        if ($this->index >= $this->from) {
+            $this->picked[] = ['index' => $this->index, 'us' => $us, 'offset' => null, 'frame' => null, 'widths' => $widths];
+        }
+        $this->index++;
+        $this->stopIfFull();
+    }
+
+    public function bad(string $reason, int $offset, int $bytes, int $frames, ?float $us): void
+    {
+        // Only sound frames have an index.
+    }
+
+    public function badPulses(string $reason, array $widths, float $us): void
+    {
+        // Only sound frames have an index.
+    }
+
+    public function other(string $type, string $frame, int $offset, ?float $us): void
+    {
+        // Only frames with channels have an index.
+    }
+
+    private function stopIfFull(): void
+    {
+        if (count($this->picked) >= $this->count) {
+            throw new Enough;
+        }
+    }
+}

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Signal;
+
+use Linguator\Core\Format\FormatCard;
+use Linguator\Core\Format\FrameLayout;
+use Linguator\Core\Format\Framer;
+use Linguator\Core\Format\Framers;
+use Linguator\Core\Format\FrameSink;
+use Linguator\Core\Quantity\Steps;
+
+/** Bytes that come in now: their format as soon as it can be told, then the newest values. */
+final class Live implements FrameSink
+{
+    /** A format is looked for anew after so many more bytes, and in no more than the last so many. */
+    private const LOOK_EVERY = 128;
+
+    private const LOOK_IN = 8192;
+
+    private ?FormatCard $card = null;
+
+    private ?Framer $framer = null;
+
+    private ?FrameLayout $layout = null;
+
+    private string $waiting = '';
+
+    private int $lookedAt = 0;
+
+    private int $bytes = 0;
+
+    private int $good = 0;
+
+    private int $bad = 0;
+
+    /** @var array<int, int> */
+    private array $last = [];
+
+    /** @var array<int, int> */
+    private array $low = [];
+
+    /** @var array<int, int> */
+    private array $high = [];
+
+    private int $flags = 0;
+
+    /** @param  list<FormatCard>  $cards  That may be it: all, or the one asked for. */
+    public function __construct(private readonly array $cards)
+    {
+    }
+
+    public function push(string $bytes): void
+    {
+        $this->bytes += strlen($bytes);
+        if ($this->framer !== null) {
+            $this->framer->push($bytes, [], $this);
+
+            return;
+        }
+        $this->waiting = substr($this->waiting.$bytes, -self::LOOK_IN);
+        if ($this->bytes - $this->lookedAt >= self::LOOK_EVERY) {
+            $this->lookedAt = $this->bytes;
+            $this->look();
+        }
+    }
+
+    /** No more bytes of this window come: what waits for confirmation is taken as it is. */
+    public function finish(): void
+    {
+        if ($this->framer === null && $this->waiting !== '') {
+            $this->look();
+        }
+        $this->framer?->finish($this);
+    }
+
+    /** @return array{format: string|null, card: string|null, name: string|null, bytes: int, good: int, bad: int, flags: array<string, bool>, channels: list<array{channel: int, us: float, low_us: float, high_us: float}>} */
+    public function snapshot(): array
+    {
+        $us = fn (int $count): float => Steps::clean($this->card?->scale->us($count) ?? 0.0);
+        $channels = [];
+        ksort($this->last);
+        foreach ($this->last as $channel => $count) {
+            $channels[] = ['channel' => $channel, 'us' => $us($count), 'low_us' => $us($this->low[$channel]), 'high_us' => $us($this->high[$channel])];
+        }
+
+        return [
+            'format' => $this->card?->reportedAs,
+            'card' => $this->card?->id,
+            'name' => $this->card?->name,
+            'bytes' => $this->bytes,
+            'good' => $this->good,
+            'bad' => $this->bad,
+            'flags' => array_map(fn (int $bit): bool => ($this->flags >> $bit & 1) === 1, $this->card?->flagPart()?->flagBits() ?? []),
+            'channels' => $channels,
+        ];
+    }
+
+    public function frames(string $frames, int $size, int $offset, array $times): void
+    {
+        assert($this->layout !== null);
+        foreach (str_split($frames, $size) as $frame) {
+            $this->flags = $this->layout->flagByte($frame);
+            foreach ($this->layout->counts($frame) as $channel => $count) {
+                $this->last[$channel] = $count;
+                $this->low[$channel] = min($this->low[$channel] ?? $count, $count);
+                $this->high[$channel] = max($this->high[$channel] ?? $count, $count);
+            }
+            $this->good++;
+        }
+    }
+
+    public function bad(string $reason, int $offset, int $bytes, int $frames, ?float $us): void
+    {
+        $this->bad += $frames;
+    }
+
+    public function other(string $type, string $frame, int $offset, ?float $us): void
+    {
+        // Only frames with channels have values to show.
+    }
+
+    private function look(): void
+    {
+        $choice = Choice::ofBytes($this->cards, [[$this->waiting, []]]);
+        if ($choice->card === null || $choice->confidence < Decoding::RECOGNISED) {
+            return;
+        }
+        $this->card = $choice->card;
+        $this->layout = new FrameLayout($choice->card);
+        $this->framer = Framers::for($choice->card);
+        $this->framer->push($this->waiting, [], $this);
+        $this->waiting = '';
+    }
+}

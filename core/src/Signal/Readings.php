@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Signal;
+
+use Linguator\Core\Quantity\Steps;
+
+/** What the values of a capture give for the travel step: where each channel ended and where it rested. */
+final class Readings
+{
+    /** A channel that moves less was not taken to its ends. */
+    private const MOVED_US = 200.0;
+
+    /**
+     * @param  list<array{float, array<int, float>}>  $rows  As `Series` gives them.
+     * @return array<int, array{lo: float, mid: float, hi: float, moved: bool}> By channel, µs; the middle is the median, so a stick must rest more than half the time.
+     */
+    public static function of(array $rows): array
+    {
+        $readings = [];
+        foreach (array_keys($rows === [] ? [] : $rows[count($rows) - 1][1]) as $channel) {
+            $values = array_values(array_filter(array_map(static fn (array $row): ?float => $row[1][$channel] ?? null, $rows), is_float(...)));
+            sort($values);
+            if ($values === []) {
+                continue;
+            }
+            [$lo, $mid, $hi] = [$values[0], $values[intdiv(count($values), 2)], $values[count($values) - 1]];
+            $readings[$channel] = ['lo' => Steps::clean($lo), 'mid' => Steps::clean($mid), 'hi' => Steps::clean($hi), 'moved' => $hi - $lo >= self::MOVED_US];
+        }
+
+        return $readings;
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Signal;
+
+use Linguator\Core\Format\FormatCard;
+use Linguator\Core\Format\FrameLayout;
+use Linguator\Core\Format\FrameSink;
+use Linguator\Core\Line\PulseSink;
+
+/** The values of a capture over time, thinned out so that there are never more rows than asked for. */
+final class Series implements FrameSink, PulseSink
+{
+    /** @var list<array{float, array<int, float>}> ms, and µs by channel. */
+    private array $rows = [];
+
+    /** Every so many frames one row is kept. */
+    private int $each = 1;
+
+    private int $frames = 0;
+
+    /** @var array<int, float> Channels that a frame does not carry keep their value. */
+    private array $last = [];
+
+    private ?FrameLayout $layout;
+
+    /** @param  float  $periodMs  From frame to frame where the capture has no times. */
+    public function __construct(private readonly ?FormatCard $card, private readonly int $most, private readonly float $periodMs)
+    {
+        $this->layout = $card === null ? null : new FrameLayout($card);
+    }
+
+    public static function of(Decoding $decoding, int $most): self
+    {
+        return new self($decoding->card, $most, $decoding->card->usualMs ?? 0.0);
+    }
+
+    /** @return list<array{float, array<int, float>}> ms from the begin of the capture, and µs by channel. */
+    public function rows(): array
+    {
+        return $this->rows;
+    }
+
+    public function frames(string $frames, int $size, int $offset, array $times): void
+    {
+        assert($this->card !== null);
+        foreach (str_split($frames, $size) as $k => $frame) {
+            if ($this->isDue()) {
+                assert($this->layout !== null);
+                $this->keep(array_map($this->card->scale->us(...), $this->layout->counts($frame)), isset($times[$k]) ? $times[$k] / 1000 : $this->frames * $this->periodMs);
+            }
+            $this->frames++;
+        }
+    }
+
+    public function pulses(array $widths, float $us): void
+    {
+        if ($this->isDue()) {
+            $this->keep(array_map(static fn (int $width): float => $width / 1000, $widths), $us / 1000);
+        }
+        $this->frames++;
+    }
+
+    public function bad(string $reason, int $offset, int $bytes, int $frames, ?float $us): void
+    {
+        $this->frames += $frames;
+    }
+
+    public function badPulses(string $reason, array $widths, float $us): void
+    {
+        // A train carries its times: nothing to count on.
+    }
+
+    public function other(string $type, string $frame, int $offset, ?float $us): void
+    {
+        // No values in it.
+    }
+
+    /** Frames in turn carry different channels: pairs are kept or left out together. */
+    private function isDue(): bool
+    {
+        return intdiv($this->frames, 2) % $this->each === 0;
+    }
+
+    /** @param  array<int, float>  $us */
+    private function keep(array $us, float $ms): void
+    {
+        $this->last = $us + $this->last;
+        ksort($this->last);
+        $this->rows[] = [$ms, $this->last];
+        if (count($this->rows) > $this->most) {
+            $this->each *= 2;
+            $pairs = array_chunk($this->rows, 2);
+            $this->rows = array_merge(...array_values(array_filter($pairs, static fn (int $k): bool => $k % 2 === 0, ARRAY_FILTER_USE_KEY)));
+        }
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Signal;
+
+use Linguator\Core\Capture\BinaryReader;
+use Linguator\Core\Capture\ByteCapture;
+use Linguator\Core\Capture\CaptureKind;
+use Linguator\Core\Capture\CsvChannels;
+use Linguator\Core\Capture\CsvEdges;
+use Linguator\Core\Capture\CsvLayout;
+use Linguator\Core\Capture\Damage;
+use Linguator\Core\Capture\HexReader;
+use Linguator\Core\Capture\Source;
+use Linguator\Core\Capture\VcdReader;
+use Linguator\Core\Capture\WavReader;
+use Linguator\Core\Capture\WireCapture;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Format\Framers;
+use Linguator\Core\Format\FrameSink;
+use Linguator\Core\Line\PulseSink;
+use Linguator\Core\Line\UartReader;
+
+/** Goes through a capture by what has been found in it, frame by frame. */
+final readonly class Walk
+{
+    private const HEADING_BYTES = 65_536;
+
+    /** @throws DocumentError if the capture cannot be read at all. */
+    public static function reader(Source $source, CaptureKind $kind, Damage $damage): ByteCapture|WireCapture|CsvChannels
+    {
+        return match ($kind) {
+            CaptureKind::Hex => new HexReader($source, $damage),
+            CaptureKind::Binary => new BinaryReader($source),
+            CaptureKind::Vcd => new VcdReader($source, $damage),
+            CaptureKind::Wav => new WavReader($source),
+            CaptureKind::Csv => self::table($source, CsvLayout::of($source->head(self::HEADING_BYTES)), $damage),
+        };
+    }
+
+    /** @throws DocumentError if the heading cannot be read. */
+    public static function layout(Source $source): CsvLayout
+    {
+        return CsvLayout::of($source->head(self::HEADING_BYTES));
+    }
+
+    public static function through(ByteCapture|WireCapture|CsvChannels $capture, Decoding $decoding, FrameSink&PulseSink $sink): void
+    {
+        match (true) {
+            $capture instanceof CsvChannels => self::values($capture, $sink),
+            $capture instanceof ByteCapture => self::bytes($capture, $decoding, $sink),
+            $decoding->shape !== null => self::pulses($capture, $decoding, $sink),
+            $decoding->card !== null => self::serial($capture, $decoding, $sink),
+            // What cannot be decoded is still read, so that its damage is told.
+            default => iterator_count($capture->edges($decoding->wire ?? 0)),
+        };
+    }
+
+    private static function table(Source $source, CsvLayout $layout, Damage $damage): WireCapture|CsvChannels
+    {
+        return $layout->isChannels ? new CsvChannels($source, $layout, $damage) : new CsvEdges($source, $layout, $damage);
+    }
+
+    private static function values(CsvChannels $capture, PulseSink $sink): void
+    {
+        foreach ($capture->rows() as [$us, $values]) {
+            $sink->pulses($values, $us);
+        }
+    }
+
+    private static function bytes(ByteCapture $capture, Decoding $decoding, FrameSink $sink): void
+    {
+        $framer = $decoding->card === null ? null : Framers::for($decoding->card);
+        $decoding->bytes = 0;
+        foreach ($capture->bytes() as [$bytes, $times]) {
+            $decoding->bytes += strlen($bytes);
+            $framer?->push($bytes, $times, $sink);
+        }
+        $framer?->finish($sink);
+    }
+
+    private static function pulses(WireCapture $capture, Decoding $decoding, PulseSink $sink): void
+    {
+        assert($decoding->shape !== null);
+        $reader = $decoding->shape->reader();
+        foreach ($capture->edges($decoding->wire ?? 0) as $edges) {
+            $reader->push($edges, $sink);
+        }
+        $reader->finish($sink);
+    }
+
+    private static function serial(WireCapture $capture, Decoding $decoding, FrameSink $sink): void
+    {
+        assert($decoding->line !== null && $decoding->card !== null);
+        $uart = new UartReader($decoding->line);
+        $decoding->uart = $uart;
+        $framer = Framers::for($decoding->card);
+        foreach ($capture->edges($decoding->wire ?? 0) as $edges) {
+            [$bytes, $times] = $uart->push($edges);
+            $framer->push($bytes, $times, $sink);
+        }
+        [$bytes, $times] = $uart->finish();
+        $framer->push($bytes, $times, $sink);
+        $framer->finish($sink);
+        $decoding->bytes = $uart->bytes;
+    }
+}
