@@ -88,7 +88,7 @@ it('says in plain words what is wrong on the wire', function (array $sent, strin
     'frame lost' => [['format' => 's115f', 'failsafe_after_s' => 0.5], 'bin', [], 'frame_lost', 'flag'],
     'a gap too short' => [['format' => 'ppm', 'period_ms' => 14], 'csv', [], 'sync_ambiguous', 'too short'],
     'a rate too fast' => [['format' => 's420c', 'period_ms' => 2], 'csv', ['max_rate' => 250], 'rate_faster_than_reader', '500.0 frames/s'],
-    'a channel that stops' => [['format' => 's100i', 'failsafe_after_s' => 1, 'seconds' => 4], 'bin', [], 'channel_stuck', 'Channel 1 moved before'],
+    'channels that stop' => [['format' => 's100i', 'stuck_after_s' => 2.2, 'seconds' => 4], 'bin', [], 'channel_stuck', 'Channels 1, 2, 3 and 4 moved before and stand still since frame 157'],
     'another format than asked for' => [['format' => 's115u'], 'bin', ['as' => 's420c'], 'not_recognised', 'This is not s420c'],
 ]);
 

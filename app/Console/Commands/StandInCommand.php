@@ -23,7 +23,7 @@ final class StandInCommand extends Command
     /** Nobody connected for so long: wait anew. */
     private const WAIT_S = 3600;
 
-    private const NUMBERS = ['channels', 'seconds', 'period_ms', 'baud', 'dropped', 'damaged', 'jitter_us', 'failsafe_after_s', 'seed'];
+    private const NUMBERS = ['channels', 'seconds', 'period_ms', 'baud', 'dropped', 'damaged', 'jitter_us', 'failsafe_after_s', 'stuck_after_s', 'seed'];
 
     /** @var string */
     protected $signature = 'linguator:stand-in {file=- : Where to write to, or - for standard output}
@@ -31,7 +31,7 @@ final class StandInCommand extends Command
         {--kind= : hex, bin, csv, vcd or wav; told by the file\'s ending unless given}
         {--port= : Send on this port of 127.0.0.1 in real time instead, to whoever connects}
         {--channels=} {--seconds=} {--period-ms=} {--baud=} {--inverted : Upside down}
-        {--dropped= : Share of frames left out} {--damaged= : Share of frames with a wrong bit} {--jitter-us=} {--failsafe-after-s=} {--seed=}';
+        {--dropped= : Share of frames left out} {--damaged= : Share of frames with a wrong bit} {--jitter-us=} {--failsafe-after-s=} {--stuck-after-s=} {--seed=}';
 
     /** @var string */
     protected $description = 'A simulated receiver that sends any format with moving sticks, and faults on request.';

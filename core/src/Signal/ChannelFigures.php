@@ -15,6 +15,8 @@ final class ChannelFigures
 
     public int $count = 0;
 
+    public ?int $first = null;
+
     public int $last = 0;
 
     /** How often it was seen to change, up to what makes a movement. */
@@ -36,8 +38,9 @@ final class ChannelFigures
         $this->noise = new QuietestSecond;
     }
 
-    public function add(int $low, int $high, float $sum, int $count, int $last): void
+    public function add(int $low, int $high, float $sum, int $count, int $first, int $last): void
     {
+        $this->first ??= $first;
         $this->low = min($this->low, $low);
         $this->high = max($this->high, $high);
         $this->sum += $sum;

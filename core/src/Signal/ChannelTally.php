@@ -110,7 +110,7 @@ final class ChannelTally
         return $all;
     }
 
-    /** @return array<int, array{us: float, from: int, from_us: float|null}> Channels that moved and then stand still to the end: where, and since which frame and time. */
+    /** @return array<int, array{us: float, from: int, from_us: float|null, is_back: bool}> Channels that moved and then stand still to the end: where, since which frame and time, and whether that is where they began. */
     public function stuck(): array
     {
         $this->flush();
@@ -118,7 +118,7 @@ final class ChannelTally
         foreach ($this->channels as $channel => $figures) {
             $tail = $this->frames - $figures->stillFrom;
             if ($figures->moves >= self::MOVES && $figures->high - $figures->low >= self::MOVED_US / $this->usPerCount && $tail >= max(self::STUCK_FRAMES, self::STUCK_SHARE * $this->frames)) {
-                $stuck[$channel] = ['us' => $this->us($figures->last), 'from' => $figures->stillFrom, 'from_us' => $figures->stillFromUs];
+                $stuck[$channel] = ['us' => $this->us($figures->last), 'from' => $figures->stillFrom, 'from_us' => $figures->stillFromUs, 'is_back' => abs($figures->last - ($figures->first ?? 0)) <= $this->still];
             }
         }
 
@@ -151,7 +151,7 @@ final class ChannelTally
     /** @param  non-empty-array<int, int>  $column  By frame of the block. */
     private function column(ChannelFigures $figures, array $column, int $low, int $high): void
     {
-        $figures->add($low, $high, (float) array_sum($column), count($column), $column[array_key_last($column)]);
+        $figures->add($low, $high, (float) array_sum($column), count($column), $column[array_key_first($column)], $column[array_key_last($column)]);
         if ($this->times !== []) {
             foreach ($column as $k => $count) {
                 $figures->noise->add($this->times[$k], $count);

@@ -96,6 +96,8 @@ final readonly class Decoder
         $choice = null;
         foreach (self::heads($capture->edges($wire), static fn (Edges $edges): int => count($edges->times), self::HEAD_CHANGES) as $head) {
             $decoding->facts = LineFacts::of($head);
+            $last = $head[count($head) - 1]->times;
+            $decoding->headEndsUs = $last === [] ? null : $last[count($last) - 1];
             $choice = Choice::ofEdges($this->asked($decoding->options), $decoding->options->asked(), $head, $decoding->facts);
             if ($choice->confidence >= Decoding::RECOGNISED) {
                 break;

@@ -54,6 +54,9 @@ final class Decoding
 
     public ?int $bytes = null;
 
+    /** Where the begin that was looked at ends, µs; null: the capture holds no wire. */
+    public ?float $headEndsUs = null;
+
     public function __construct(public readonly CaptureKind $kind, public readonly DecodeOptions $options, public readonly Damage $damage)
     {
     }

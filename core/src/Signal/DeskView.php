@@ -37,7 +37,7 @@ final readonly class DeskView
             'sentence' => $this->sentence(),
             'spans' => $spans,
             'has_times' => ($spans[0]['t_ms'] ?? null) !== null,
-            'ends_us' => $last === null ? null : ($last['t_ms'] === null ? $tally->good * ($this->decoding->card->usualMs ?? 0.0) * 1000 : $last['t_ms'] * 1000 + 2 * ($tally->periods->medianUs() ?? 0.0)),
+            'ends_us' => $last === null ? $this->decoding->headEndsUs : ($last['t_ms'] === null ? $tally->good * ($this->decoding->card->usualMs ?? 0.0) * 1000 : $last['t_ms'] * 1000 + 2 * ($tally->periods->medianUs() ?? 0.0)),
             'frame_us' => $frameUs,
             'byte_us' => $line?->byteUs(),
             'bit_us' => $line?->bitUs,

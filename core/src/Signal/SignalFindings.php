@@ -35,7 +35,7 @@ final readonly class SignalFindings
         return array_values(array_filter([
             ...($decoding->format === null && ! $decoding->isLog ? [$findings->notRecognised()] : [
                 $findings->inverted(), $findings->wrongBaud(), $findings->parity(), $findings->sync(),
-                $findings->dropped(), $findings->failsafe(), $findings->frameLost(), ...$findings->stuck(), $findings->range(), $findings->rate(),
+                $findings->dropped(), $findings->failsafe(), $findings->frameLost(), $findings->stuck(), $findings->range(), $findings->rate(),
             ]),
             $findings->damage(),
             $findings->unit(),
@@ -138,16 +138,23 @@ final readonly class SignalFindings
         return $count === 0 ? null : new Finding('frame_lost', Severity::Note, sprintf('The frame-lost flag is up in %d of %d frames%s.', $count, $this->frames(), $this->since('frame_lost')), "$count frames with the flag", 'few, at the edge of range', 'The receiver repeated older values in these frames.', 'Compare with distance and antenna; steady loss close by points at the antenna.');
     }
 
-    /** @return list<Finding> */
-    private function stuck(): array
+    /** Failsafe values stand still by their nature; and who moves a stick in a log and lets it go has it back where it began. */
+    private function stuck(): ?Finding
     {
-        $findings = [];
-        foreach ($this->decoding->tally?->channels->stuck() ?? [] as $channel => $where) {
-            $since = $where['from_us'] === null ? "frame {$where['from']}" : sprintf('%.2f s', $where['from_us'] / 1e6);
-            $findings[] = new Finding('channel_stuck', Severity::Check, "Channel $channel moved before and stands still since $since.", sprintf('%.1f µs to the end', $where['us']), 'movement while the stick moves', 'If the stick was moved, the sender has stopped taking it over.', 'Move the stick again while capturing; if it stays, look at the input, the mixer and the failsafe of the sender.');
+        $tally = $this->decoding->tally;
+        $stuck = $tally === null || $tally->flags->count('failsafe') > 0 ? [] : $tally->channels->stuck();
+        $frozen = array_filter($stuck, static fn (array $where): bool => ! $where['is_back']);
+        if ($stuck === [] || ($frozen === [] && $this->decoding->isLog)) {
+            return null;
         }
+        $first = $stuck[array_key_first($frozen === [] ? $stuck : $frozen)];
+        $channels = array_keys($stuck);
+        $last = array_pop($channels);
+        $names = $channels === [] ? "Channel $last moved before and stands" : 'Channels '.implode(', ', $channels)." and $last moved before and stand";
+        $since = $first['from_us'] === null ? "frame {$first['from']}" : sprintf('%.2f s', $first['from_us'] / 1e6);
+        $found = implode(', ', array_map(static fn (int $channel, array $where): string => sprintf('channel %d at %.1f µs', $channel, $where['us']), array_keys($stuck), $stuck));
 
-        return $findings;
+        return new Finding('channel_stuck', $frozen === [] ? Severity::Note : Severity::Check, "$names still since $since.", $found.' to the end', 'movement while the stick moves', 'If the stick was moved, the sender has stopped taking it over.', 'Move the stick again while capturing; if it stays, look at the input, the mixer and the failsafe of the sender.');
     }
 
     private function range(): ?Finding

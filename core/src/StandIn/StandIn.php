@@ -130,7 +130,7 @@ final readonly class StandIn
     /** @return list<float> */
     private function values(float $us): array
     {
-        return $this->isFailsafe($us) ? Sticks::failsafe($this->options->channels) : Sticks::at(($us - self::LEAD_US) / 1e6, $this->options->channels);
+        return $this->isFailsafe($us) ? Sticks::failsafe($this->options->channels) : Sticks::at(min(($us - self::LEAD_US) / 1e6, $this->options->stuckAfterS ?? INF), $this->options->channels);
     }
 
     private function isFailsafe(float $us): bool

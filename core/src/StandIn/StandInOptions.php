@@ -43,6 +43,7 @@ final readonly class StandInOptions
         public float $damaged,
         public float $jitterUs,
         public ?float $failsafeAfterS,
+        public ?float $stuckAfterS,
         public int $seed,
     ) {
     }
@@ -75,6 +76,7 @@ final readonly class StandInOptions
             $node->number('damaged', 0),
             $node->number('jitter_us', 0),
             $node->numberOrNull('failsafe_after_s'),
+            $node->numberOrNull('stuck_after_s'),
             $node->intOrNull('seed') ?? self::SEED,
         );
     }

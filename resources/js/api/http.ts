@@ -60,6 +60,38 @@ export const putJson = <T>(address: string, body: unknown) => ask<T>('PUT', addr
 export const patchJson = <T>(address: string, body: unknown) => ask<T>('PATCH', address, body)
 export const deleteJson = <T>(address: string) => ask<T>('DELETE', address)
 
+/** Asks for a file and hands it to the browser to save. */
+export async function saveFrom(address: string, body: unknown, name: string): Promise<void> {
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(await fileFrom(address, body))
+  link.download = name
+  link.click()
+  window.setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
+}
+
+export async function fileFrom(address: string, body: unknown): Promise<Blob> {
+  const response = await streamFrom(address, body)
+  return response.blob()
+}
+
+/** The answer as it comes, for what is no JSON document. */
+export async function streamFrom(address: string, body: unknown, signal?: AbortSignal): Promise<Response> {
+  const response = await fetch(`/api/v1${address}`, {
+    method: 'POST',
+    signal: signal ?? null,
+    headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token() },
+    body: JSON.stringify(body),
+  })
+  if (!response.ok) {
+    const error = ((await response.json()) as ErrorBody).error ?? {}
+    throw new ApiError(response.status, error.code ?? '', error.message ?? 'Something went wrong.', error.path ?? '', error.line ?? null)
+  }
+  return response
+}
+
+/** The token against forged requests, for a request of another make. */
+export const requestToken = token
+
 /** One sentence for whatever was thrown. */
 export function sentenceOf(error: unknown): string {
   return error instanceof ApiError ? error.sentence : error instanceof Error ? error.message : 'Something went wrong.'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import { postJson, sentenceOf } from '@/api/http'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { fileFrom, postJson, sentenceOf } from '@/api/http'
 import type { OrderCheckResult, RigData, StickLetter } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
 import FindingLine from './FindingLine.vue'
@@ -54,6 +55,20 @@ async function keep(): Promise<void> {
   moved.value = { A: '', E: '', T: '', R: '' }
   log.value = ''
 }
+
+/** A capture of the signal desk that is to be judged comes with the address. */
+const route = useRoute()
+onMounted(async () => {
+  const { capture, line, as } = route.query
+  if (typeof capture !== 'string') return
+  mode.value = 'log'
+  try {
+    const options = { ...(typeof line === 'string' ? { line } : {}), ...(typeof as === 'string' ? { as } : {}) }
+    log.value = await (await fileFrom(`/captures/${capture}/export`, { as: 'csv', options })).text()
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  }
+})
 
 async function read(event: Event): Promise<void> {
   const file = (event.target as HTMLInputElement).files?.[0]

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { CaptureListed, CaptureOptions } from '@/api/captures'
+import { saveFrom, sentenceOf } from '@/api/http'
+
+export interface CaptureExportProps {
+  capture: CaptureListed
+  options: CaptureOptions
+  formats: { id: string; name: string }[]
+}
+const props = defineProps<CaptureExportProps>()
+
+const format = ref('')
+const problem = ref('')
+const isTrain = computed(() => format.value === 'ppm')
+
+async function save(as: string, ending: string): Promise<void> {
+  problem.value = ''
+  try {
+    await saveFrom(
+      `/captures/${props.capture.id}/export`,
+      { as, options: props.options, ...(format.value === '' ? {} : { format: format.value }) },
+      `capture-${props.capture.id}.${ending}`,
+    )
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  }
+}
+</script>
+
+<template>
+  <section aria-labelledby="export-title">
+    <h2 id="export-title">Take it along</h2>
+    <p class="row">
+      <span>Values:</span>
+      <a-button size="small" @click="save('csv', 'csv')">CSV</a-button>
+      <a-button size="small" @click="save('json', 'json')">JSON</a-button>
+    </p>
+    <p class="row">
+      <label
+        >Sent again as
+        <select v-model="format" class="field">
+          <option value="">its own format</option>
+          <option value="ppm">pulse train</option>
+          <option v-for="one in formats" :key="one.id" :value="one.id">{{ one.name }}</option>
+        </select></label
+      >
+      <a-button size="small" @click="save('vcd', 'vcd')">VCD</a-button>
+      <a-button size="small" @click="save('edges', 'csv')">CSV of changes</a-button>
+      <a-button v-if="!isTrain" size="small" @click="save('bin', 'bin')">binary</a-button>
+      <a-button v-if="isTrain" size="small" @click="save('wav', 'wav')">WAV</a-button>
+    </p>
+    <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
+  </section>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem 0.7rem;
+  align-items: center;
+  margin-top: 0.4rem;
+}
+label {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+}
+</style>

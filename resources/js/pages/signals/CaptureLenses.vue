@@ -1,0 +1,254 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { type CaptureOptions, type CaptureReading, type FrameSeen, type Span, type WaveSeen } from '@/api/captures'
+import { postJson, sentenceOf } from '@/api/http'
+import FrameInspector from './FrameInspector.vue'
+import { lengthOf, moved, type Stretch, timeWords, zoomed } from './scale'
+import WaveDrawing from './WaveDrawing.vue'
+import WholeDrawing from './WholeDrawing.vue'
+
+export interface CaptureLensesProps {
+  reading: CaptureReading
+  options: CaptureOptions
+  /** Shown over the whole capture. */
+  channel: number
+}
+const props = defineProps<CaptureLensesProps>()
+
+const WAIT_MS = 60
+/** Shown before and behind a frame, as a share of it. */
+const MARGIN = 0.06
+const USUAL_PERIOD_US = 20_000
+const SHORTEST_US = 2
+
+const whole = computed<Stretch>(() => ({ from: 0, to: Math.max(props.reading.desk.ends_us ?? 0, 1000) }))
+const frames = computed(() => props.reading.answer.frames.good)
+const hasWire = computed(() => props.reading.answer.kind !== 'csv' || props.reading.answer.wires.length > 0)
+const periodUs = computed(() => (props.reading.answer.period_ms?.mean ?? 0) * 1000 || whole.value.to / Math.max(1, frames.value) || USUAL_PERIOD_US)
+
+const index = ref(0)
+const frame = ref<FrameSeen | null>(null)
+const middle = ref<Stretch>({ from: 0, to: 1 })
+const near = ref<Stretch>({ from: 0, to: 1 })
+const wave = ref<WaveSeen | null>(null)
+const problem = ref('')
+let timer = 0
+
+const timeOf = (span: Span) => (span.t_ms === null ? span.frame * periodUs.value : span.t_ms * 1000)
+
+/** The sound frame that begins nearest to a time. */
+function indexAt(us: number): number {
+  const spans = props.reading.desk.spans
+  let best = spans[0]
+  for (const span of spans) if (timeOf(span) <= us) best = span
+  if (best === undefined) return 0
+  return Math.min(frames.value - 1, Math.max(0, best.frame + Math.round((us - timeOf(best)) / periodUs.value)))
+}
+
+async function readFrame(): Promise<void> {
+  if (frames.value === 0) {
+    middle.value = { ...whole.value }
+    return
+  }
+  try {
+    const seen = await postJson<FrameSeen>(`/captures/${props.reading.capture.id}/frame`, { index: index.value, options: props.options })
+    frame.value = seen
+    const length = seen.lasts_us ?? periodUs.value
+    const from = (seen.begins_us ?? 0) - MARGIN * length
+    middle.value = { from, to: from + length * (1 + 2 * MARGIN) }
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  }
+}
+
+async function readWave(): Promise<void> {
+  const asked = { ...middle.value }
+  try {
+    const seen = await postJson<WaveSeen>(`/captures/${props.reading.capture.id}/window`, {
+      from_us: asked.from,
+      to_us: asked.to,
+      options: props.options,
+    })
+    if (asked.from !== middle.value.from || asked.to !== middle.value.to) return
+    wave.value = seen
+    const first = seen.bytes.find((byte) => byte.us >= asked.from) ?? seen.bytes[0]
+    near.value = first ? aroundByte(first) : moved({ from: asked.from, to: asked.from + lengthOf(asked) / 12 }, 0, asked)
+    problem.value = ''
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  }
+}
+
+const aroundByte = (byte: { us: number; to_us: number }): Stretch => ({
+  from: byte.us - 0.12 * (byte.to_us - byte.us),
+  to: byte.to_us + 0.12 * (byte.to_us - byte.us),
+})
+
+function step(by: number): void {
+  const next = Math.min(frames.value - 1, Math.max(0, index.value + by))
+  if (next !== index.value) index.value = next
+}
+
+function stepByte(by: number): void {
+  const bytes = wave.value?.bytes ?? []
+  const at = (near.value.from + near.value.to) / 2
+  const here = bytes.findIndex((byte) => byte.us <= at && byte.to_us >= at)
+  const next = bytes[Math.min(bytes.length - 1, Math.max(0, here + by))]
+  if (next) near.value = aroundByte(next)
+  else near.value = moved(near.value, (by * lengthOf(near.value)) / 2, middle.value)
+}
+
+function pickNear(us: number): void {
+  const byte = wave.value?.bytes.find((one) => one.us <= us && one.to_us >= us)
+  near.value = byte ? aroundByte(byte) : moved(near.value, us - (near.value.from + near.value.to) / 2, middle.value)
+}
+
+function zoom(factor: number): void {
+  middle.value = zoomed(middle.value, factor, whole.value, SHORTEST_US)
+}
+
+function keyOnWhole(event: KeyboardEvent): void {
+  const steps: Record<string, number> = { ArrowRight: 1, ArrowLeft: -1, PageDown: 10, PageUp: -10, End: frames.value, Home: -frames.value }
+  if (steps[event.key] === undefined) return
+  event.preventDefault()
+  step(steps[event.key] ?? 0)
+}
+
+function keyOnFrame(event: KeyboardEvent): void {
+  if (event.key === '+' || event.key === '=') zoom(0.5)
+  else if (event.key === '-') zoom(2)
+  else if (event.key === 'ArrowRight' || event.key === 'ArrowLeft') {
+    middle.value = moved(middle.value, (event.key === 'ArrowRight' ? 1 : -1) * 0.25 * lengthOf(middle.value), whole.value)
+  } else return
+  event.preventDefault()
+}
+
+function keyOnByte(event: KeyboardEvent): void {
+  if (event.key !== 'ArrowRight' && event.key !== 'ArrowLeft') return
+  event.preventDefault()
+  stepByte(event.key === 'ArrowRight' ? 1 : -1)
+}
+
+watch(
+  () => [index.value, props.reading] as const,
+  () => void readFrame(),
+  { immediate: true },
+)
+watch(
+  () => props.reading.capture.id,
+  () => (index.value = 0),
+)
+watch(middle, () => {
+  if (!hasWire.value) return
+  window.clearTimeout(timer)
+  timer = window.setTimeout(() => void readWave(), WAIT_MS)
+})
+
+const field = computed(() => {
+  const at = (near.value.from + near.value.to) / 2
+  return wave.value?.bytes.find((byte) => byte.us <= at && byte.to_us >= at) ?? null
+})
+const middleWords = computed(() => `${timeWords(lengthOf(middle.value))} from ${timeWords(middle.value.from)}`)
+</script>
+
+<template>
+  <section class="lenses" aria-labelledby="lenses-title">
+    <h2 id="lenses-title">The evidence, three times closer</h2>
+    <div
+      class="lens"
+      tabindex="0"
+      role="group"
+      aria-label="The whole capture. Arrow keys go from frame to frame, page keys ten at a time."
+      @keydown="keyOnWhole"
+    >
+      <p class="head">
+        <b>The whole capture</b> <span class="muted">{{ timeWords(lengthOf(whole)) }}, channel {{ channel }} in µs</span>
+        <span v-if="!reading.desk.has_times && frames > 0" class="muted small">no times in it: frames are laid out at the usual period</span>
+      </p>
+      <WholeDrawing
+        :reading="reading"
+        :channel="channel"
+        :stretch="whole"
+        :bracket="middle"
+        :time-of="timeOf"
+        @pick="frames > 0 ? (index = indexAt($event)) : (middle = moved(middle, $event - middle.from, whole))"
+      />
+    </div>
+    <template v-if="hasWire && wave">
+      <div class="lens" tabindex="0" role="group" aria-label="One frame. Plus and minus zoom, arrow keys move." @keydown="keyOnFrame">
+        <p class="head">
+          <b v-if="frames > 0">Frame {{ index + 1 }} of {{ frames }}</b
+          ><b v-else>The wire</b> <span class="muted">{{ middleWords }}</span>
+          <span v-if="wave.drawn" class="muted small">drawn from its bytes</span>
+          <span class="steps">
+            <button type="button" aria-label="Frame before" :disabled="index === 0" @click="step(-1)">◂</button>
+            <button type="button" aria-label="Next frame" :disabled="index >= frames - 1" @click="step(1)">▸</button>
+            <button type="button" aria-label="Closer" @click="zoom(0.5)">+</button>
+            <button type="button" aria-label="Further" @click="zoom(2)">−</button>
+          </span>
+        </p>
+        <WaveDrawing :wave="wave" :stretch="middle" :bracket="near" :label="`Level of the wire over ${middleWords}`" @pick="pickNear" />
+      </div>
+      <div class="lens" tabindex="0" role="group" aria-label="One byte. Arrow keys go from byte to byte." @keydown="keyOnByte">
+        <p class="head">
+          <b>{{ field ? 'One byte' : 'Close up' }}</b>
+          <span v-if="field" class="muted"
+            ><span class="value">0x{{ field.hex }}</span> {{ field.name || 'not part of a sound frame' }}</span
+          >
+          <span class="muted">{{ timeWords(lengthOf(near)) }}</span>
+          <span class="steps">
+            <button type="button" aria-label="Byte before" @click="stepByte(-1)">◂</button>
+            <button type="button" aria-label="Next byte" @click="stepByte(1)">▸</button>
+          </span>
+        </p>
+        <WaveDrawing :wave="wave" :stretch="near" :label="`Level of the wire over ${timeWords(lengthOf(near))}`" />
+      </div>
+    </template>
+    <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
+    <FrameInspector v-if="frame" :frame="frame" />
+  </section>
+</template>
+
+<style scoped>
+.lens {
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  background: var(--card);
+  margin-top: 0.6rem;
+  overflow: hidden;
+  padding-bottom: 4px;
+}
+.lens + .lens {
+  border-top: 2px solid var(--amber-line);
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.2rem 0.8rem;
+  padding: 0.35rem 0.7rem;
+}
+.steps {
+  margin-left: auto;
+  display: flex;
+  gap: 0.3rem;
+}
+.steps button {
+  min-width: 34px;
+  min-height: 30px;
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  background: var(--paper);
+  cursor: pointer;
+}
+.steps button:disabled {
+  opacity: 0.4;
+  cursor: default;
+}
+@media (max-width: 700px) {
+  .steps button {
+    min-width: 42px;
+    min-height: 42px;
+  }
+}
+</style>

@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { type CaptureOptions, type Compared, deskQuery, readingQuery } from '@/api/captures'
+import { postJson, sentenceOf } from '@/api/http'
+import { figure } from '@/composables/numberText'
+import FindingLine from '../rig/FindingLine.vue'
+import OverlayDrawing from './OverlayDrawing.vue'
+
+const route = useRoute()
+const router = useRouter()
+const { data: desk } = useQuery(deskQuery)
+
+const text = (key: string) => (typeof route.query[key] === 'string' ? route.query[key] : '')
+const sides = computed(() => ({ a: { id: Number(text('a')), line: text('line_a') }, b: { id: Number(text('b')), line: text('line_b') } }))
+const result = ref<Compared | null>(null)
+const problem = ref('')
+const isBusy = ref(false)
+const row = ref(0)
+
+function tell(key: string, value: string): void {
+  void router.replace({ query: { ...route.query, [key]: value === '' ? undefined : value } })
+}
+
+const optionsOf = (line: string): CaptureOptions => (line === '' ? {} : { line })
+
+/** The wires of each capture, to choose from. */
+const wiresA = useQuery(computed(() => ({ ...readingQuery(sides.value.a.id, {}, ''), enabled: sides.value.a.id > 0 })))
+const wiresB = useQuery(computed(() => ({ ...readingQuery(sides.value.b.id, {}, ''), enabled: sides.value.b.id > 0 })))
+const wires = computed(() => ({ a: wiresA.data.value?.answer.wires ?? [], b: wiresB.data.value?.answer.wires ?? [] }))
+
+watch(
+  sides,
+  async (now) => {
+    result.value = null
+    problem.value = ''
+    if (!(now.a.id > 0 && now.b.id > 0)) return
+    isBusy.value = true
+    try {
+      result.value = await postJson<Compared>('/captures/compare', {
+        a: { id: now.a.id, options: optionsOf(now.a.line) },
+        b: { id: now.b.id, options: optionsOf(now.b.line) },
+      })
+      row.value = 0
+    } catch (error) {
+      problem.value = sentenceOf(error)
+    } finally {
+      isBusy.value = false
+    }
+  },
+  { immediate: true },
+)
+
+const chosen = computed(() => result.value?.comparison.channels[row.value] ?? null)
+const delay = computed(() => result.value?.comparison.delay_ms ?? null)
+</script>
+
+<template>
+  <main id="main" class="page">
+    <p><RouterLink to="/signals">Signal desk</RouterLink></p>
+    <h1>Two captures, laid over one another</h1>
+    <p class="muted">
+      Before and after a converter, working and failing: what differs in order, scale, delay and rate. Move sticks while both are taken.
+    </p>
+    <div class="sides">
+      <div v-for="side in ['a', 'b'] as const" :key="side">
+        <label
+          >{{ side === 'a' ? 'The first one' : 'The second one' }}
+          <select class="field" :value="text(side)" @change="tell(side, ($event.target as HTMLSelectElement).value)">
+            <option value="">choose a capture</option>
+            <option v-for="one in desk?.captures ?? []" :key="one.id" :value="one.id">{{ one.name }}</option>
+          </select></label
+        >
+        <label v-if="wires[side].length > 1"
+          >wire
+          <select class="field" :value="text(`line_${side}`)" @change="tell(`line_${side}`, ($event.target as HTMLSelectElement).value)">
+            <option value="">the busiest</option>
+            <option v-for="wire in wires[side]" :key="wire" :value="wire">{{ wire }}</option>
+          </select></label
+        >
+      </div>
+    </div>
+    <p v-if="isBusy" role="status">Laying them over one another.</p>
+    <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
+    <template v-if="result">
+      <p class="sentence">
+        {{ result.a.answer.name ?? result.a.answer.format ?? 'values' }}, then {{ result.b.answer.name ?? result.b.answer.format ?? 'values'
+        }}<template v-if="delay !== null"
+          >, <span class="value">{{ figure(delay, 0) }} ms</span> later</template
+        >.
+      </p>
+      <FindingLine v-for="finding in result.comparison.findings" :key="finding.code + finding.message" :finding="finding" />
+      <p v-if="result.comparison.findings.length === 0" class="band calm">They say the same: same order, same travel, same centre, same rate.</p>
+      <OverlayDrawing v-if="chosen" :compared="result" :row="chosen" />
+      <table v-if="result.comparison.channels.length > 0">
+        <thead>
+          <tr>
+            <th>in the first</th>
+            <th>arrives as</th>
+            <th class="number">travel</th>
+            <th class="number">centre shifted</th>
+            <th class="number">go together</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(one, k) in result.comparison.channels" :key="one.a" :class="{ chosen: k === row }">
+            <td>
+              <button type="button" class="link-button" :aria-pressed="k === row" @click="row = k">channel {{ one.a }}</button>
+            </td>
+            <td>
+              <b v-if="one.b !== null" class="value">{{ one.b }}</b><span v-else class="muted">not found</span>
+              <span v-if="one.reversed">reversed</span>
+            </td>
+            <td class="value number">{{ one.scale === null ? '–' : `${figure(Math.abs(one.scale) * 100, 1)} %` }}</td>
+            <td class="value number">{{ one.offset_us === null || one.reversed ? '–' : `${figure(one.offset_us, 1)} µs` }}</td>
+            <td class="value number">{{ one.correlation === null ? '–' : figure(Math.abs(one.correlation), 3) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.sides {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 1rem;
+  margin: 0.9rem 0;
+}
+.sides label {
+  display: flex;
+  flex-direction: column;
+  font-size: 0.9rem;
+  margin-bottom: 0.4rem;
+}
+.sentence {
+  font-size: 1.3rem;
+  font-weight: 600;
+}
+.number {
+  text-align: right;
+}
+.chosen {
+  background: var(--wash);
+}
+table {
+  margin-top: 0.8rem;
+  max-width: 760px;
+}
+@media (max-width: 700px) {
+  .sides {
+    grid-template-columns: 1fr;
+    gap: 0;
+  }
+}
+</style>

@@ -1,0 +1,193 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { deskQuery, readingQuery } from '@/api/captures'
+import { deleteJson, getJson, postJson, sentenceOf } from '@/api/http'
+import { useNotice } from '@/composables/useNotice'
+import { cardFrom } from './cardFrom'
+
+interface FormatListed {
+  id: string
+  name: string
+  text: string
+}
+
+const notice = useNotice()
+const route = useRoute()
+const client = useQueryClient()
+const KEY = ['formats'] as const
+const { data, error } = useQuery({ queryKey: KEY, queryFn: () => getJson<{ shipped: FormatListed[]; own: FormatListed[] }>('/formats') })
+
+const DRAFT = 'linguator.format-draft'
+const text = ref(localStorage.getItem(DRAFT) ?? '')
+const replaces = ref(false)
+const problem = ref('')
+const from = computed(() => Number(route.query.from ?? 0))
+const reading = useQuery(computed(() => ({ ...readingQuery(from.value, {}, ''), enabled: from.value > 0 })))
+
+watch(text, (now) => localStorage.setItem(DRAFT, now))
+watch(
+  () => reading.data.value,
+  (now) => {
+    if (now && text.value.trim() === '') text.value = cardFrom(now.answer)
+  },
+  { immediate: true },
+)
+
+async function save(): Promise<void> {
+  problem.value = ''
+  try {
+    const made = await postJson<{ id: string; name: string }>('/formats/import', { text: text.value, replace: replaces.value })
+    notice.say(`${made.name} is known from now on: decoded, encoded, found and simulated like the others.`)
+    text.value = ''
+    replaces.value = false
+    await Promise.all([client.invalidateQueries({ queryKey: KEY }), client.invalidateQueries({ queryKey: deskQuery.queryKey })])
+  } catch (failed) {
+    problem.value = sentenceOf(failed)
+  }
+}
+
+async function remove(id: string): Promise<void> {
+  try {
+    const gone = await deleteJson<{ deleted: string }>(`/formats/${id}`)
+    await Promise.all([client.invalidateQueries({ queryKey: KEY }), client.invalidateQueries({ queryKey: deskQuery.queryKey })])
+    notice.say(`${id} is gone.`, {
+      label: 'Bring it back',
+      run: () => void postJson('/formats/import', { text: gone.deleted }).then(() => client.invalidateQueries({ queryKey: KEY })),
+    })
+  } catch (failed) {
+    notice.warn(sentenceOf(failed))
+  }
+}
+
+function begin(format: FormatListed): void {
+  text.value = format.text
+    .replace(/^(kind_of:.*\n)/m, '')
+    .replace(/^id: .*$/m, 'id: my-format')
+    .replace(/^name: .*$/m, 'name: My format')
+  replaces.value = false
+}
+
+function edit(format: FormatListed): void {
+  text.value = format.text
+  replaces.value = true
+}
+
+async function read(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (file) text.value = await file.text()
+}
+</script>
+
+<template>
+  <main id="main" class="page">
+    <p><RouterLink to="/signals">Signal desk</RouterLink></p>
+    <h1>Serial formats</h1>
+    <p class="muted">A format is a card: its line, its frame part by part, its scale. Cards of your own are used exactly like the shipped ones.</p>
+    <p v-if="error" class="band stop" role="alert">{{ sentenceOf(error) }}</p>
+    <div class="columns">
+      <section aria-labelledby="own-title">
+        <h2 id="own-title">Your own</h2>
+        <p v-if="data?.own.length === 0" class="muted">None yet. Begin from a shipped card, or from what a capture showed.</p>
+        <ul class="plain-list">
+          <li v-for="format in data?.own ?? []" :key="format.id">
+            <span
+              ><b>{{ format.name }}</b> <span class="value muted">{{ format.id }}</span></span
+            >
+            <span class="acts">
+              <button type="button" class="link-button" @click="edit(format)">Change</button>
+              <a :href="`/api/v1/formats/${format.id}.yaml`" download>YAML</a>
+              <a :href="`/api/v1/formats/${format.id}.json`" download>JSON</a>
+              <button type="button" class="link-button" @click="remove(format.id)">Take away</button>
+            </span>
+          </li>
+        </ul>
+        <h2>Shipped</h2>
+        <ul class="plain-list">
+          <li v-for="format in data?.shipped ?? []" :key="format.id">
+            <span
+              >{{ format.name }} <span class="value muted">{{ format.id }}</span></span
+            >
+            <button type="button" class="link-button" @click="begin(format)">Begin from it</button>
+          </li>
+        </ul>
+      </section>
+      <form aria-labelledby="card-title" @submit.prevent="save">
+        <h2 id="card-title">A card</h2>
+        <label class="sr-only" for="card-text">Format card, YAML or JSON</label>
+        <textarea
+          id="card-text"
+          v-model="text"
+          class="field value"
+          rows="24"
+          spellcheck="false"
+          placeholder="id: my-format&#10;name: …&#10;line: {baud: 115200, parity: none, stop_bits: 1, inverted: false}"
+        ></textarea>
+        <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
+        <div class="row">
+          <a-button type="primary" html-type="submit" :disabled="text.trim() === ''">Keep it</a-button>
+          <label><input v-model="replaces" type="checkbox" /> replace the one of the same id</label>
+          <label>or a file <input type="file" accept=".yaml,.yml,.json" @change="read" /></label>
+        </div>
+        <details>
+          <summary>What a card may say</summary>
+          <p class="small">
+            <b>parts</b>, in the order on the wire: <span class="value">const</span> (bytes in hex), <span class="value">length</span> (to_end,
+            to_check), <span class="value">count: channels</span>, <span class="value">channels</span> (packed with bits and first lsb or msb; words
+            with order little or big and a mask; tagged with bits and in_frame), <span class="value">flags</span> (bit of failsafe, frame_lost,
+            digital_1, digital_2), <span class="value">value</span> (rssi, lost, system), <span class="value">check</span> (crc8, crc16 with poly and
+            init; sum8, sum16, complement8, complement16, carry8) <span class="value">from</span> the first byte covered.
+          </p>
+          <p class="small">
+            <b>scale</b>: the count at 1500 µs, µs of one count, the largest count. <b>silence_ms</b> instead of a constant start;
+            <b>stuffing</b> with escape and xor between a constant start and end.
+          </p>
+        </details>
+      </form>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
+  gap: 2rem;
+  margin-top: 1rem;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 0.2rem 1rem;
+  padding: 0.4rem 0;
+  border-bottom: 1px solid var(--line);
+}
+.acts {
+  display: flex;
+  gap: 0.9rem;
+}
+section h2:not(:first-child) {
+  margin-top: 1.4rem;
+}
+textarea {
+  width: 100%;
+  font-size: 0.86rem;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem 1.2rem;
+  align-items: center;
+  margin-top: 0.5rem;
+}
+details {
+  margin-top: 0.8rem;
+}
+@media (max-width: 700px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

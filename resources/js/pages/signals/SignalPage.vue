@@ -1,0 +1,240 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { type CaptureOptions, deskQuery, readingQuery, sizeOf } from '@/api/captures'
+import { deleteJson, getJson, postJson, sentenceOf } from '@/api/http'
+import { useNotice } from '@/composables/useNotice'
+import FindingLine from '../rig/FindingLine.vue'
+import CaptureExport from './CaptureExport.vue'
+import CaptureIntake from './CaptureIntake.vue'
+import CaptureLenses from './CaptureLenses.vue'
+import CaptureUse from './CaptureUse.vue'
+import ChannelTable from './ChannelTable.vue'
+import FlagTimes from './FlagTimes.vue'
+import FrameTiming from './FrameTiming.vue'
+import LineFactsList from './LineFactsList.vue'
+
+const POLL_MS = 250
+
+const route = useRoute()
+const router = useRouter()
+const notice = useNotice()
+const client = useQueryClient()
+const { data: desk, error: deskError } = useQuery(deskQuery)
+
+const id = computed(() => (typeof route.params.id === 'string' && route.params.id !== '' ? Number(route.params.id) : null))
+const text = (key: string) => (typeof route.query[key] === 'string' && route.query[key] !== '' ? { [key]: route.query[key] } : {})
+const options = computed<CaptureOptions>(() => ({ ...text('kind'), ...text('as'), ...text('line') }))
+const token = `${Math.random().toString(36).slice(2)}${Date.now()}`
+
+const reading = useQuery(computed(() => ({ ...readingQuery(id.value ?? 0, options.value, token), enabled: id.value !== null })))
+const answer = computed(() => reading.data.value?.answer ?? null)
+const progress = ref<{ bytes: number; of: number } | null>(null)
+const channel = ref(1)
+
+/** While a large capture is being read: how far. */
+let timer = 0
+watch(
+  reading.isFetching,
+  (isReading) => {
+    window.clearInterval(timer)
+    progress.value = null
+    if (!isReading) return
+    timer = window.setInterval(() => {
+      void getJson<{ progress: { bytes: number; of: number } | null }>(`/captures/progress?token=${token}`).then(
+        (told) => (progress.value = told.progress),
+      )
+    }, POLL_MS)
+  },
+  { immediate: true },
+)
+onBeforeUnmount(() => window.clearInterval(timer))
+
+/** Draws the channel that moves most, until another one is chosen. */
+watch(answer, (now) => {
+  const most = [...(now?.channels ?? [])].sort((a, b) => b.max_us - b.min_us - (a.max_us - a.min_us))[0]
+  channel.value = most?.channel ?? 1
+})
+
+const others = computed(() => (desk.value?.captures ?? []).filter((one) => one.id !== id.value))
+const worth = computed(() => (answer.value === null ? '' : `${Math.round(answer.value.confidence * 100)} % sure`))
+const drawn = computed(() => (answer.value?.kind === 'csv' && answer.value.wires.length === 0 ? answer.value.channels.length > 0 : true))
+
+function told(key: 'as' | 'line', value: string): void {
+  void router.replace({ query: { ...route.query, [key]: value === '' ? undefined : value } })
+}
+
+async function remove(): Promise<void> {
+  if (id.value === null) return
+  try {
+    await deleteJson(`/captures/${id.value}`)
+    void client.invalidateQueries({ queryKey: deskQuery.queryKey, exact: true })
+    notice.say('The capture is off the desk.')
+    await router.push('/signals')
+  } catch (error) {
+    notice.warn(sentenceOf(error))
+  }
+}
+
+const date = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+</script>
+
+<template>
+  <main id="main" class="page">
+    <div class="top">
+      <div>
+        <h1>Signal desk</h1>
+        <p class="muted">What is really on the wire: its format, its values, its timing, and why they do not understand each other.</p>
+      </div>
+      <nav class="doors" aria-label="Signal desk">
+        <RouterLink to="/signals/live">Listen live</RouterLink>
+        <RouterLink to="/signals/compare">Compare two</RouterLink>
+        <RouterLink to="/signals/formats">Formats</RouterLink>
+      </nav>
+    </div>
+    <p v-if="deskError" class="band stop" role="alert">{{ sentenceOf(deskError) }}</p>
+
+    <template v-if="id === null">
+      <CaptureIntake v-if="desk" :desk="desk" />
+    </template>
+    <article v-else aria-labelledby="answer-title">
+      <p class="crumb">
+        <RouterLink to="/signals">Bring in another one</RouterLink>
+        <span v-if="reading.data.value" class="muted"
+          >{{ reading.data.value.capture.name }}, {{ sizeOf(reading.data.value.capture.size) }}, {{ date(reading.data.value.capture.at) }}</span
+        >
+        <button type="button" class="link-button" @click="remove">Take it off the desk</button>
+      </p>
+      <div v-if="reading.isPending.value || (reading.isFetching.value && !answer)" role="status" class="reading">
+        <p>Reading the capture.</p>
+        <p v-if="progress">
+          <progress :value="progress.bytes" :max="progress.of" aria-label="Read so far"></progress> {{ sizeOf(progress.bytes) }} of
+          {{ sizeOf(progress.of) }}
+          <button type="button" class="link-button" @click="postJson('/captures/stop', { token })">stop</button>
+        </p>
+      </div>
+      <p v-else-if="reading.error.value" class="band stop" role="alert">{{ sentenceOf(reading.error.value) }}</p>
+      <template v-else-if="reading.data.value && answer">
+        <h2 id="answer-title" class="sentence">{{ reading.data.value.desk.sentence }}</h2>
+        <p class="sure">
+          <b class="value">{{ worth }}</b>
+          <span v-if="answer.runner_up" class="muted"
+            >; next would be {{ answer.runner_up.format }}, <span class="value">{{ Math.round(answer.runner_up.confidence * 100) }} %</span></span
+          >
+          <label v-if="answer.wires.length > 1"
+            >wire
+            <select class="field" :value="options.line ?? answer.wire" @change="told('line', ($event.target as HTMLSelectElement).value)">
+              <option v-for="wire in answer.wires" :key="wire" :value="wire">{{ wire }}</option>
+            </select></label
+          >
+          <label
+            >read as
+            <select class="field" :value="options.as ?? ''" @change="told('as', ($event.target as HTMLSelectElement).value)">
+              <option value="">whatever fits</option>
+              <option value="ppm">pulse train</option>
+              <option value="pwm">single pulse</option>
+              <option v-for="format in desk?.formats ?? []" :key="format.id" :value="format.id">{{ format.name }}</option>
+            </select></label
+          >
+        </p>
+        <FindingLine v-for="finding in answer.findings" :key="finding.code + finding.message" :finding="finding" />
+        <p v-if="answer.findings.length === 0" class="band calm">Nothing is wrong in what was captured.</p>
+        <p v-if="answer.format === null && answer.kind !== 'csv'" class="next">
+          <RouterLink :to="{ path: '/signals/formats', query: { from: id } }">Write a format card from what was measured</RouterLink>
+        </p>
+        <LineFactsList :answer="answer" />
+        <CaptureLenses v-if="drawn" :reading="reading.data.value" :options="options" :channel="channel" />
+        <ChannelTable v-if="answer.channels.length > 0" :answer="answer" :chosen="channel" @choose="channel = $event" />
+        <FlagTimes :answer="answer" />
+        <FrameTiming :reading="reading.data.value" />
+        <template v-if="answer.channels.length > 0">
+          <CaptureUse :capture="reading.data.value.capture" :options="options" />
+          <CaptureExport :capture="reading.data.value.capture" :options="options" :formats="desk?.formats ?? []" />
+        </template>
+      </template>
+    </article>
+
+    <section v-if="others.length > 0" class="recent" aria-labelledby="recent-title">
+      <h2 id="recent-title">On the desk</h2>
+      <ul class="plain-list">
+        <li v-for="one in others" :key="one.id">
+          <RouterLink :to="`/signals/${one.id}`">{{ one.name }}</RouterLink>
+          <span class="muted small">{{ sizeOf(one.size) }}, {{ date(one.at) }}</span>
+          <RouterLink v-if="id !== null" :to="{ path: '/signals/compare', query: { a: id, b: one.id } }" class="small">compare with it</RouterLink>
+        </li>
+      </ul>
+    </section>
+  </main>
+</template>
+
+<style scoped>
+.top {
+  display: flex;
+  justify-content: space-between;
+  align-items: flex-end;
+  gap: 1rem;
+  flex-wrap: wrap;
+  margin-bottom: 1rem;
+}
+.doors {
+  display: flex;
+  gap: 1.2rem;
+}
+.crumb {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.2rem 1.2rem;
+  align-items: baseline;
+}
+.sentence {
+  font-size: 1.45rem;
+  line-height: 1.3;
+  margin: 0.5rem 0 0.2rem;
+  max-width: 54rem;
+}
+.sure {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.4rem 1rem;
+  align-items: center;
+  margin-bottom: 0.5rem;
+}
+.sure label {
+  display: flex;
+  gap: 0.4rem;
+  align-items: center;
+}
+.sure label:first-of-type {
+  margin-left: auto;
+}
+.next {
+  margin-top: 0.5rem;
+}
+article > section,
+.recent {
+  margin-top: 1.6rem;
+}
+.recent ul {
+  margin-top: 0.3rem;
+}
+.recent li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.2rem 1rem;
+  align-items: baseline;
+  padding: 0.3rem 0;
+  border-bottom: 1px solid var(--line);
+}
+.reading {
+  padding: 2rem 0;
+}
+@media (max-width: 700px) {
+  .sure label:first-of-type {
+    margin-left: 0;
+  }
+  .recent li {
+    padding: 0.6rem 0;
+  }
+}
+</style>

@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { computed, reactive, watch } from 'vue'
+
+export interface StandInFormProps {
+  formats: { id: string; name: string }[]
+}
+const props = defineProps<StandInFormProps>()
+const emit = defineEmits<{ send: [body: { kind: string; stand_in: Record<string, unknown> }] }>()
+
+const form = reactive({ format: 's100i', kind: 'csv', seconds: 2, inverted: false, fault: 'none', amount: 5 })
+const isPulse = computed(() => form.format === 'ppm' || form.format === 'pwm')
+const KINDS = computed(() => (isPulse.value ? ['csv', 'vcd', 'wav'] : ['csv', 'vcd', 'hex', 'bin']))
+const FAULTS: { key: string; title: string; unit: string; usual: number }[] = [
+  { key: 'none', title: 'nothing is wrong', unit: '', usual: 0 },
+  { key: 'dropped', title: 'frames are dropped', unit: '% of frames', usual: 5 },
+  { key: 'damaged', title: 'frames are damaged', unit: '% of frames', usual: 5 },
+  { key: 'jitter_us', title: 'frames come early and late', unit: 'µs at most', usual: 800 },
+  { key: 'baud', title: 'another baud', unit: 'baud', usual: 115200 },
+  { key: 'period_ms', title: 'another period, or a short gap', unit: 'ms', usual: 15 },
+  { key: 'failsafe_after_s', title: 'the link is cut', unit: 's after the begin', usual: 1 },
+  { key: 'stuck_after_s', title: 'the sticks freeze', unit: 's after the begin', usual: 1 },
+]
+const fault = computed(() => FAULTS.find((one) => one.key === form.fault) ?? FAULTS[0])
+const SHARES = ['dropped', 'damaged']
+
+watch(isPulse, () => {
+  if (!KINDS.value.includes(form.kind)) form.kind = 'csv'
+})
+watch(
+  () => form.fault,
+  () => (form.amount = fault.value?.usual ?? 0),
+)
+
+function send(): void {
+  const standIn: Record<string, unknown> = { format: form.format, seconds: form.seconds }
+  if (form.inverted) standIn.inverted = true
+  if (form.fault !== 'none') standIn[form.fault] = SHARES.includes(form.fault) ? form.amount / 100 : form.amount
+  emit('send', { kind: form.kind, stand_in: standIn })
+}
+</script>
+
+<template>
+  <form class="stand-in" @submit.prevent="send">
+    <p class="muted small">A simulated receiver with moving sticks, made by the same encoder: to try things without equipment.</p>
+    <div class="row">
+      <label
+        >It sends
+        <select v-model="form.format" class="field">
+          <option v-for="format in props.formats" :key="format.id" :value="format.id">{{ format.name }}</option>
+          <option value="ppm">pulse train</option>
+          <option value="pwm">single pulse</option>
+        </select></label
+      >
+      <label
+        >captured as
+        <select v-model="form.kind" class="field">
+          <option v-for="kind in KINDS" :key="kind" :value="kind">{{ kind }}</option>
+        </select></label
+      >
+      <label
+        >for
+        <span class="unit"><input v-model.number="form.seconds" class="field value" type="number" min="0.1" max="60" step="0.1" /> s</span></label
+      >
+      <label
+        >and
+        <select v-model="form.fault" class="field">
+          <option v-for="one in FAULTS" :key="one.key" :value="one.key">{{ one.title }}</option>
+        </select></label
+      >
+      <label v-if="form.fault !== 'none'"
+        >by how much
+        <span class="unit"><input v-model.number="form.amount" class="field value" type="number" min="0" step="any" /> {{ fault?.unit }}</span></label
+      >
+      <label class="tick"><input v-model="form.inverted" type="checkbox" /> upside down</label>
+      <a-button type="primary" html-type="submit">Let it send</a-button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem 0.9rem;
+  align-items: end;
+  margin-top: 0.5rem;
+}
+.row label {
+  display: flex;
+  flex-direction: column;
+  font-size: 0.9rem;
+}
+.row .tick {
+  flex-direction: row;
+  gap: 0.4rem;
+  padding-bottom: 0.4rem;
+}
+.unit {
+  display: flex;
+  gap: 0.4rem;
+  align-items: center;
+}
+.unit input {
+  width: 6.5rem;
+}
+</style>

@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { CaptureReading, Span } from '@/api/captures'
+import { marksIn, type Stretch, timeWords } from './scale'
+
+export interface WholeDrawingProps {
+  reading: CaptureReading
+  channel: number
+  stretch: Stretch
+  bracket: Stretch
+  /** When a frame begins: from its time, or from its number where the capture has none. */
+  timeOf: (span: Span) => number
+}
+const props = defineProps<WholeDrawingProps>()
+const emit = defineEmits<{ pick: [us: number] }>()
+
+const WIDTH = 1000
+const HEIGHT = 84
+const FROM_US = 850
+const TO_US = 2150
+const x = (us: number) => ((us - props.stretch.from) / (props.stretch.to - props.stretch.from)) * WIDTH
+const y = (us: number) => HEIGHT - 6 - ((Math.min(TO_US, Math.max(FROM_US, us)) - FROM_US) / (TO_US - FROM_US)) * (HEIGHT - 12)
+
+const carried = computed(() => props.reading.desk.spans.filter((span) => span.low[props.channel] !== undefined))
+/** Lowest and highest value of each span: a band where much happens in little room, a line where not. */
+const band = computed(() => {
+  const spans = carried.value
+  if (spans.length === 0) return ''
+  const up = spans.map((span) => `${x(props.timeOf(span)).toFixed(1)} ${(y(span.high[props.channel] ?? 0) - 0.8).toFixed(1)}`)
+  const down = spans.map((span) => `${x(props.timeOf(span)).toFixed(1)} ${(y(span.low[props.channel] ?? 0) + 0.8).toFixed(1)}`).reverse()
+  return `M${[...up, ...down].join('L')}Z`
+})
+const bad = computed(() =>
+  props.reading.answer.bad_frames.filter((one) => one.t_ms !== null).map((one) => ({ at: x((one.t_ms ?? 0) * 1000), reason: one.reason })),
+)
+const flags = computed(() =>
+  props.reading.answer.flag_times
+    .filter((one) => one.flag === 'failsafe' || one.flag === 'frame_lost')
+    .filter((one) => one.from_ms !== null)
+    .map((one) => ({ from: x((one.from_ms ?? 0) * 1000), to: x((one.to_ms ?? 0) * 1000), flag: one.flag })),
+)
+const marks = computed(() => marksIn(props.stretch))
+const bracketX = computed(() => ({ from: x(props.bracket.from), width: Math.max(5, x(props.bracket.to) - x(props.bracket.from)) }))
+const label = computed(
+  () =>
+    `Channel ${props.channel} over the whole capture of ${timeWords(props.stretch.to - props.stretch.from)}; ${bad.value.length} bad frames marked; the bracket begins at ${timeWords(props.bracket.from)}`,
+)
+
+function pick(event: MouseEvent | PointerEvent): void {
+  if (event instanceof PointerEvent && event.type === 'pointermove' && event.buttons !== 1) return
+  const box = (event.currentTarget as SVGElement).getBoundingClientRect()
+  emit('pick', props.stretch.from + ((event.clientX - box.left) / box.width) * (props.stretch.to - props.stretch.from))
+}
+</script>
+
+<template>
+  <svg :viewBox="`0 0 ${WIDTH} 112`" preserveAspectRatio="none" class="whole" role="img" :aria-label="label" @pointerdown="pick" @pointermove="pick">
+    <rect class="bracket" :x="bracketX.from" y="0" :width="bracketX.width" height="98" />
+    <line v-for="us in [1000, 1500, 2000]" :key="us" class="guide" x1="0" :x2="WIDTH" :y1="y(us)" :y2="y(us)" vector-effect="non-scaling-stroke" />
+    <path class="band" :d="band" vector-effect="non-scaling-stroke" />
+    <rect v-for="(one, k) in flags" :key="`f${k}`" :class="one.flag" :x="one.from" y="88" :width="Math.max(3, one.to - one.from)" height="6" />
+    <line v-for="(one, k) in bad" :key="`b${k}`" class="bad" :x1="one.at" :x2="one.at" y1="86" y2="98" vector-effect="non-scaling-stroke" />
+    <line v-for="mark in marks" :key="mark" class="mark" :x1="x(mark)" :x2="x(mark)" y1="98" y2="102" vector-effect="non-scaling-stroke" />
+  </svg>
+  <div class="words" aria-hidden="true">
+    <span v-for="us in [1000, 1500, 2000]" :key="us" class="guide-word value" :style="{ top: `${(y(us) / 112) * 126 - 126 - 9}px` }">{{ us }}</span>
+    <span v-for="mark in marks" :key="mark" class="time value" :style="{ left: `${x(mark) / 10}%` }">{{ timeWords(mark) }}</span>
+  </div>
+</template>
+
+<style scoped>
+.whole {
+  width: 100%;
+  height: 126px;
+  display: block;
+  background: var(--card);
+  cursor: ew-resize;
+  touch-action: pan-y;
+}
+.bracket {
+  fill: var(--amber-fill);
+}
+.guide {
+  stroke: var(--line);
+}
+.band {
+  fill: var(--petrol-2);
+  stroke: var(--petrol-2);
+  stroke-width: 1.2;
+}
+.failsafe {
+  fill: var(--stop);
+}
+.frame_lost {
+  fill: var(--amber-line);
+  transform: translateY(-5px);
+}
+.bad {
+  stroke: var(--stop);
+  stroke-width: 1.5;
+}
+.mark {
+  stroke: var(--muted);
+}
+.words {
+  position: relative;
+  height: 0;
+}
+.guide-word {
+  position: absolute;
+  left: 4px;
+  font-size: 0.7rem;
+  color: var(--muted);
+  pointer-events: none;
+}
+.time {
+  position: absolute;
+  bottom: -2px;
+  transform: translateX(-50%);
+  font-size: 0.72rem;
+  color: var(--muted);
+  white-space: nowrap;
+  pointer-events: none;
+}
+</style>

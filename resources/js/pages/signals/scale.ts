@@ -1,0 +1,57 @@
+/** A stretch of time on a drawing, µs. */
+export interface Stretch {
+  from: number
+  to: number
+}
+
+export const lengthOf = (stretch: Stretch) => stretch.to - stretch.from
+
+/** The stretch moved by so much, kept inside another one. */
+export function moved(stretch: Stretch, by: number, inside: Stretch): Stretch {
+  const length = Math.min(lengthOf(stretch), lengthOf(inside))
+  const from = Math.min(Math.max(stretch.from + by, inside.from), inside.to - length)
+  return { from, to: from + length }
+}
+
+/** The stretch made longer or shorter about its middle, kept inside another one and not shorter than so much. */
+export function zoomed(stretch: Stretch, factor: number, inside: Stretch, shortest: number): Stretch {
+  const length = Math.min(Math.max(lengthOf(stretch) * factor, shortest), lengthOf(inside))
+  const middle = (stretch.from + stretch.to) / 2
+  return moved({ from: middle - length / 2, to: middle + length / 2 }, 0, inside)
+}
+
+/** A time in the unit that suits it: 850 ns, 12.5 µs, 3.2 ms, 1.4 s. */
+export function timeWords(us: number): string {
+  const size = Math.abs(us)
+  const [value, unit] = size < 1 ? [us * 1000, 'ns'] : size < 1000 ? [us, 'µs'] : size < 1e6 ? [us / 1000, 'ms'] : [us / 1e6, 's']
+  return `${Number(value.toPrecision(4))} ${unit}`
+}
+
+/** A step of 1, 2 or 5 times a power of ten that divides a length into about so many. */
+export function niceStep(length: number, about: number): number {
+  const rough = length / about
+  const power = 10 ** Math.floor(Math.log10(rough))
+  const first = rough / power
+  return (first < 1.5 ? 1 : first < 3.5 ? 2 : first < 7.5 ? 5 : 10) * power
+}
+
+/** Marks at whole steps inside a stretch. */
+export function marksIn(stretch: Stretch, about = 6): number[] {
+  const step = niceStep(lengthOf(stretch), about)
+  const marks: number[] = []
+  for (let at = Math.ceil(stretch.from / step) * step; at <= stretch.to; at += step) marks.push(at)
+  return marks
+}
+
+/** The path of a level that alternates at these times. */
+export function levelPath(edges: number[], level: 0 | 1, x: (us: number) => number, end: number, high: number, low: number): string {
+  let now: 0 | 1 = level
+  const y = () => (now === 1 ? high : low)
+  let path = `M${x(-Infinity).toFixed(1)} ${y()}`
+  for (const us of edges) {
+    const at = x(us).toFixed(1)
+    now = now === 1 ? 0 : 1
+    path += `H${at}V${y()}`
+  }
+  return `${path}H${end.toFixed(1)}`
+}
