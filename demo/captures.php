@@ -9,12 +9,10 @@ declare(strict_types=1);
  */
 
 use Linguator\Core\Capture\CaptureKind;
-use Linguator\Core\Capture\EdgeText;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\Encoder;
 use Linguator\Core\Format\FormatCards;
 use Linguator\Core\Format\Frame;
-use Linguator\Core\Line\Edges;
 use Linguator\Core\Line\LineSetting;
 use Linguator\Core\Line\UartWriter;
 use Linguator\Core\StandIn\Recording;

@@ -42,7 +42,9 @@ final readonly class CaptureReadController
 
     public function progress(Request $request): JsonResponse
     {
-        return Answer::json(['progress' => DecodeProgress::of($request->string('token')->toString())?->read()]);
+        $token = $request->query('token');
+
+        return Answer::json(['progress' => DecodeProgress::of(is_string($token) ? $token : '')?->read()]);
     }
 
     public function stop(Request $request): JsonResponse

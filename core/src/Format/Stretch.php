@@ -36,12 +36,13 @@ final class Stretch
     /** A sound frame begins at this offset. */
     public function close(int $offset, int $size, FrameSink $sink): void
     {
+        $before = $this->size;
+        $this->size = max(1, $size);
         if ($this->from !== null) {
             $bytes = $offset - $this->from;
-            $this->report($bytes, $this->isInside ? max(1, (int) round($bytes / $this->size)) : intdiv($bytes, $this->size), $sink);
+            $this->report($bytes, $this->isInside ? max(1, (int) round($bytes / $before)) : intdiv($bytes, $this->size), $sink);
         }
         $this->isInside = true;
-        $this->size = max(1, $size);
     }
 
     /** The capture ends at this offset. */

@@ -32,6 +32,11 @@ final readonly class Comparison
     /** Movements go together at this correlation and above. */
     private const SAME = 0.9;
 
+    /** On average channels must go together this well at a delay, and what one that runs the other way is worth. */
+    private const LIKELY = 0.5;
+
+    private const OTHER_WAY = 0.97;
+
     /** Differences below these are none. */
     private const SCALE_SAME = 0.02;
 
@@ -83,12 +88,13 @@ final readonly class Comparison
     private function bestDelay(array $left, array $right, float $step, float $from, float $to): ?float
     {
         $grids = [array_map(fn (int $channel): array => self::grid($this->a, $channel, $step), $left), array_map(fn (int $channel): array => self::grid($this->b, $channel, $step), $right)];
-        [$best, $most] = [null, self::SAME];
+        [$best, $most] = [null, self::LIKELY * count($left)];
         for ($delay = round($from / $step) * $step; $delay <= $to; $delay += $step) {
             $shift = (int) round($delay / $step);
             $together = 0.0;
             foreach ($grids[0] as $one) {
-                $together = max($together, ...array_map(static fn (array $other): float => abs(self::fit($one, $other, $shift)[0]), [[], ...$grids[1]]));
+                // All channels have their say: one alone may repeat itself and fit at several delays.
+                $together += max([0.0, ...array_map(static fn (array $other): float => self::likeness(self::fit($one, $other, $shift)[0]), $grids[1])]);
             }
             // The nearest of equally good delays is the likely one.
             if ($together > $most + 1e-6 || ($best !== null && $together > $most - 1e-6 && abs($delay) < abs($best))) {
@@ -97,6 +103,12 @@ final readonly class Comparison
         }
 
         return $best;
+    }
+
+    /** Running the same way is likelier than running the other way. */
+    private static function likeness(float $correlation): float
+    {
+        return $correlation >= 0 ? $correlation : -self::OTHER_WAY * $correlation;
     }
 
     /**
@@ -113,7 +125,7 @@ final readonly class Comparison
             $best = [0.0, null, 0.0, 0.0];
             foreach ($right as $other) {
                 [$together, $scale, $offset] = self::fit($one, self::grid($this->b, $other, self::FINE_MS), $shift);
-                if (abs($together) > abs($best[0]) + 1e-9) {
+                if (self::likeness($together) > self::likeness($best[0]) + 1e-9) {
                     $best = [$together, $other, $scale, $offset];
                 }
             }
@@ -258,7 +270,7 @@ final readonly class Comparison
             $product += $x * $y;
         }
         // Too little overlap fits anything.
-        if ($n < 10 || $n < count($a) / 3) {
+        if ($n < 10 || $n < min(count($a), count($b)) / 2) {
             return [0.0, 0.0, 0.0];
         }
         $varianceA = $squareA - $sumA * $sumA / $n;

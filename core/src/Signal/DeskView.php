@@ -103,7 +103,7 @@ final readonly class DeskView
     private function remark(): string
     {
         foreach ($this->decoding->tally?->channels->toArray() ?? [] as $channel) {
-            if ($channel['channel'] === 3 && $channel['max_us'] - $channel['min_us'] > 50 && $channel['min_us'] > 1020) {
+            if ($channel['channel'] === 3 && $channel['max_us'] > 1900 && $channel['min_us'] > 1020 && $channel['min_us'] < 1300) {
                 return sprintf(' Channel 3 never goes below %.0f µs.', $channel['min_us']);
             }
         }

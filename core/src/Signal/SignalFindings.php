@@ -20,6 +20,11 @@ final readonly class SignalFindings
     /** Most bytes fail a parity that is there; a parity bit that nobody asked for shows in every other byte. */
     private const MISFIT_SHARE = ['even' => 0.5, 'odd' => 0.5, 'none' => 0.25];
 
+    private const REASONS = [
+        'checksum' => 'whose checksum is wrong', 'header' => 'without a header', 'length' => 'of a wrong length byte', 'type' => 'of a wrong type byte', 'ending' => 'without their ending',
+        'short' => 'too short', 'long' => 'too long', 'channels' => 'with other channels', 'sync' => 'with too short a gap', 'pulse' => 'with a pulse that is none',
+    ];
+
     /** The step of the finest format, for comparing with limits. */
     private const DUST_US = 0.01;
 
@@ -118,7 +123,7 @@ final readonly class SignalFindings
         if ($tally->bad + $late < self::LOST_SHARE * $all) {
             return null;
         }
-        $reasons = implode(', ', array_map(static fn (string $reason, int $count): string => "$count $reason", array_keys($tally->reasons), $tally->reasons));
+        $reasons = implode(', ', array_map(static fn (string $reason, int $count): string => "$count ".(self::REASONS[$reason] ?? $reason), array_keys($tally->reasons), $tally->reasons));
 
         return new Finding('frames_dropped', Severity::Check, sprintf('Frames are missing or damaged: %d bad, %d late, of %d.', $tally->bad, $late, $all), $reasons === '' ? sprintf('%d late frames', $late) : $reasons, 'less than 1 % bad or late', 'Each one is a moment without control; many in a row bring failsafe.', 'Look at plug, ground and wire length first, then at radio range or at the load of the sender.');
     }

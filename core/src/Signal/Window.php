@@ -12,6 +12,7 @@ use Linguator\Core\Format\Framers;
 use Linguator\Core\Format\Stuffing;
 use Linguator\Core\Line\Edges;
 use Linguator\Core\Line\LineSetting;
+use Linguator\Core\Line\PulseShape;
 use Linguator\Core\Line\UartReader;
 use Linguator\Core\Line\UartWriter;
 
@@ -133,6 +134,9 @@ final readonly class Window
     private function bytes(array $inside): array
     {
         $card = $this->decoding->card;
+        if ($this->decoding->shape !== null) {
+            return $this->pulses($this->decoding->shape, $inside);
+        }
         if ($card === null || $inside === []) {
             return [];
         }
@@ -148,6 +152,34 @@ final readonly class Window
         foreach ($times as $k => $us) {
             if ($us + $line->byteUs() >= $this->fromUs && $us <= $this->toUs) {
                 $named[] = ['us' => round($us, 4), 'to_us' => round($us + $line->byteUs(), 4), 'hex' => bin2hex($bytes[$k]), 'name' => $names[$k] ?? ''];
+            }
+        }
+
+        return $named;
+    }
+
+    /**
+     * Channels of the window where pulses carry them.
+     *
+     * @param  list<Edges>  $inside
+     * @return list<array{us: float, to_us: float, hex: string, name: string}>
+     */
+    private function pulses(PulseShape $shape, array $inside): array
+    {
+        $reader = $shape->reader();
+        $pick = new FramePick(0, PHP_INT_MAX);
+        foreach ($inside as $edges) {
+            $reader->push($edges, $pick);
+        }
+        $reader->finish($pick);
+        $named = [];
+        foreach ($pick->picked as $one) {
+            $at = (float) $one['us'];
+            foreach ($one['widths'] ?? [] as $channel => $ns) {
+                if ($at + $ns / 1000 >= $this->fromUs && $at <= $this->toUs) {
+                    $named[] = ['us' => $at, 'to_us' => $at + $ns / 1000, 'hex' => (string) round($ns / 1000), 'name' => "channel $channel"];
+                }
+                $at += $ns / 1000;
             }
         }
 

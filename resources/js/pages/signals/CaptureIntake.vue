@@ -70,10 +70,12 @@ async function send(files: FileList | null | undefined): Promise<void> {
       >
     </div>
     <div v-if="way === 'file'" class="drop">
-      <label class="choose"
-        >Drop a capture anywhere here, or choose one
-        <input type="file" aria-label="A capture file" @change="send(($event.target as HTMLInputElement).files)"
-      /></label>
+      <p class="choose">
+        Drop a capture anywhere here, or
+        <label class="file-button"
+          >choose a file <input type="file" class="sr-only" aria-label="A capture file" @change="send(($event.target as HTMLInputElement).files)"
+        /></label>
+      </p>
       <p class="muted small">
         Bytes as hex or raw, changes as CSV or VCD, a WAV of a pulse train, a CSV of channel values; up to {{ sizeOf(desk.most_bytes) }}. Format, baud
         and polarity are found out.

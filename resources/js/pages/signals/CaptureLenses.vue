@@ -148,7 +148,8 @@ const field = computed(() => {
   const at = (near.value.from + near.value.to) / 2
   return wave.value?.bytes.find((byte) => byte.us <= at && byte.to_us >= at) ?? null
 })
-const middleWords = computed(() => `${timeWords(lengthOf(middle.value))} from ${timeWords(middle.value.from)}`)
+const isPulses = computed(() => props.reading.answer.format === 'ppm' || props.reading.answer.format === 'pwm')
+const middleWords = computed(() => `${timeWords(lengthOf(middle.value))} from ${timeWords(Math.max(0, middle.value.from))}`)
 </script>
 
 <template>
@@ -191,9 +192,9 @@ const middleWords = computed(() => `${timeWords(lengthOf(middle.value))} from ${
       </div>
       <div class="lens" tabindex="0" role="group" aria-label="One byte. Arrow keys go from byte to byte." @keydown="keyOnByte">
         <p class="head">
-          <b>{{ field ? 'One byte' : 'Close up' }}</b>
+          <b>{{ field === null ? 'Close up' : isPulses ? 'One channel' : 'One byte' }}</b>
           <span v-if="field" class="muted"
-            ><span class="value">0x{{ field.hex }}</span> {{ field.name || 'not part of a sound frame' }}</span
+            ><span class="value">{{ isPulses ? `${field.hex} µs` : `0x${field.hex}` }}</span> {{ field.name || 'not part of a sound frame' }}</span
           >
           <span class="muted">{{ timeWords(lengthOf(near)) }}</span>
           <span class="steps">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { DecodeAnswer } from '@/api/generated/decode.out'
 import TravelRuler from '@/components/TravelRuler.vue'
 import { figure } from '@/composables/numberText'
@@ -14,6 +15,10 @@ const emit = defineEmits<{ choose: [channel: number] }>()
 const TARGET = { lo: 1000, mid: 1500, hi: 2000 }
 const STILL_US = 2
 const isStill = (channel: DecodeAnswer['channels'][number]) => channel.max_us - channel.min_us <= STILL_US
+const moving = computed(() => props.answer.channels.filter((channel) => !isStill(channel)))
+const still = computed(() => props.answer.channels.filter(isStill))
+const share = (digital: DecodeAnswer['digital'][number]) =>
+  digital.off === 0 ? 'on' : digital.on === 0 ? 'off' : `on in ${digital.on} frames, off in ${digital.off}`
 const words = (channel: DecodeAnswer['channels'][number]) =>
   `Channel ${channel.channel}: from ${figure(channel.min_us)} to ${figure(channel.max_us)} µs, last ${figure(channel.last_us)} µs; targets at 1000, 1500 and 2000 µs`
 </script>
@@ -21,12 +26,12 @@ const words = (channel: DecodeAnswer['channels'][number]) =>
 <template>
   <section aria-labelledby="channels-title">
     <h2 id="channels-title">Channels</h2>
-    <p class="muted small">▽ usual targets 1000, 1500, 2000 µs · ▏lowest, last and highest value</p>
-    <div class="scroll">
+    <p v-if="moving.length > 0" class="muted small">▽ usual targets 1000, 1500, 2000 µs · ▏lowest, last and highest value</p>
+    <div v-if="moving.length > 0" class="scroll">
       <table>
         <thead>
           <tr>
-            <th>channel</th>
+            <th>moves</th>
             <th class="number">lowest µs</th>
             <th class="number">mean µs</th>
             <th class="number">highest µs</th>
@@ -36,7 +41,7 @@ const words = (channel: DecodeAnswer['channels'][number]) =>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="channel in props.answer.channels" :key="channel.channel" :class="{ chosen: channel.channel === chosen }">
+          <tr v-for="channel in moving" :key="channel.channel">
             <td>
               <button
                 type="button"
@@ -47,7 +52,6 @@ const words = (channel: DecodeAnswer['channels'][number]) =>
               >
                 {{ channel.channel }}
               </button>
-              <span v-if="isStill(channel)" class="muted small">still</span>
             </td>
             <td class="value number">{{ figure(channel.min_us, 1) }}</td>
             <td class="value number">{{ figure(channel.mean_us, 1) }}</td>
@@ -58,18 +62,27 @@ const words = (channel: DecodeAnswer['channels'][number]) =>
               <TravelRuler :target="TARGET" :read="{ lo: channel.min_us, mid: channel.last_us, hi: channel.max_us }" :label="words(channel)" />
             </td>
           </tr>
-          <tr v-for="channel in props.answer.digital" :key="`d${channel.channel}`">
-            <td>
-              <span class="value">{{ channel.channel }}</span> <span class="muted small">digital</span>
-            </td>
-            <td colspan="6">
-              on in <b class="value">{{ channel.on }}</b> frames, off in <b class="value">{{ channel.off }}</b>; read as
-              <span class="value">{{ channel.us }} µs</span>
-            </td>
-          </tr>
         </tbody>
       </table>
     </div>
+    <ul v-if="still.length > 0" class="plain-list still" aria-label="Channels that stand still">
+      <li v-for="channel in still" :key="channel.channel">
+        <button
+          type="button"
+          class="pick value"
+          :aria-pressed="channel.channel === chosen"
+          :aria-label="`Draw channel ${channel.channel}`"
+          @click="emit('choose', channel.channel)"
+        >
+          {{ channel.channel }}
+        </button>
+        <span class="muted small">still at</span> <b class="value">{{ figure(channel.last_us, 1) }}</b> <span class="muted small">µs</span>
+      </li>
+      <li v-for="channel in answer.digital" :key="`d${channel.channel}`" :title="`on in ${channel.on} frames, off in ${channel.off}`">
+        <span class="pick value flat">{{ channel.channel }}</span> <span class="muted small">digital, {{ share(channel) }}</span>
+        <b class="value">{{ channel.us }}</b> <span class="muted small">µs</span>
+      </li>
+    </ul>
   </section>
 </template>
 
@@ -91,6 +104,17 @@ td {
   width: 250px;
   min-width: 200px;
 }
+.still {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(165px, 1fr));
+  gap: 0.3rem 1rem;
+  margin-top: 0.6rem;
+}
+.still li {
+  display: flex;
+  align-items: center;
+  gap: 0.45rem;
+}
 .pick {
   min-width: 34px;
   min-height: 30px;
@@ -104,7 +128,40 @@ td {
   color: var(--accent-ink);
   border-color: var(--accent);
 }
+.flat {
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  border-color: transparent;
+  background: none;
+  cursor: default;
+}
 @media (max-width: 700px) {
+  /* The mean and the noise are for the bench; at the field the ends count. */
+  th:nth-child(3),
+  td:nth-child(3),
+  th:nth-child(6),
+  td:nth-child(6) {
+    display: none;
+  }
+  td {
+    padding-right: 0.4rem;
+  }
+  .ruler {
+    width: 120px;
+    min-width: 110px;
+  }
+  .still {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(165px, 1fr));
+    gap: 0.3rem 1rem;
+    margin-top: 0.6rem;
+  }
+  .still li {
+    display: flex;
+    align-items: center;
+    gap: 0.45rem;
+  }
   .pick {
     min-width: 42px;
     min-height: 40px;

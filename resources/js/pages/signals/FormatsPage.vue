@@ -120,7 +120,7 @@ async function read(event: Event): Promise<void> {
           id="card-text"
           v-model="text"
           class="field value"
-          rows="24"
+          rows="17"
           spellcheck="false"
           placeholder="id: my-format&#10;name: …&#10;line: {baud: 115200, parity: none, stop_bits: 1, inverted: false}"
         ></textarea>
@@ -128,7 +128,9 @@ async function read(event: Event): Promise<void> {
         <div class="row">
           <a-button type="primary" html-type="submit" :disabled="text.trim() === ''">Keep it</a-button>
           <label><input v-model="replaces" type="checkbox" /> replace the one of the same id</label>
-          <label>or a file <input type="file" accept=".yaml,.yml,.json" @change="read" /></label>
+          <label class="file-button"
+            >choose a file <input type="file" class="sr-only" aria-label="A format card file" accept=".yaml,.yml,.json" @change="read"
+          /></label>
         </div>
         <details>
           <summary>What a card may say</summary>

@@ -71,6 +71,9 @@ const title = computed(() => {
   white-space: normal;
   word-break: break-word;
 }
+td:last-child {
+  white-space: nowrap;
+}
 .unsound {
   background: var(--stop-fill);
 }

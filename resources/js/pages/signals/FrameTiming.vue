@@ -8,8 +8,8 @@ export interface FrameTimingProps {
 }
 const props = defineProps<FrameTimingProps>()
 
-const WIDTH = 600
-const HEIGHT = 70
+const WIDTH = 1200
+const HEIGHT = 110
 const LATE = 1.5
 const gaps = computed(() =>
   props.reading.desk.spans.filter((span) => span.gap_ms !== null && span.t_ms !== null).map((span) => ({ t: span.t_ms ?? 0, gap: span.gap_ms ?? 0 })),
@@ -95,7 +95,7 @@ const median = computed(() => {
   stroke-dasharray: 4 3;
 }
 text {
-  font: 10px var(--sans);
+  font: 13px var(--sans);
   fill: var(--muted);
 }
 </style>

@@ -59,7 +59,7 @@ watch(answer, (now) => {
 
 const others = computed(() => (desk.value?.captures ?? []).filter((one) => one.id !== id.value))
 const worth = computed(() => (answer.value === null ? '' : `${Math.round(answer.value.confidence * 100)} % sure`))
-const drawn = computed(() => (answer.value?.kind === 'csv' && answer.value.wires.length === 0 ? answer.value.channels.length > 0 : true))
+const drawn = computed(() => answer.value !== null && (answer.value.frames.good > 0 || answer.value.wires.length > 0))
 
 function told(key: 'as' | 'line', value: string): void {
   void router.replace({ query: { ...route.query, [key]: value === '' ? undefined : value } })
@@ -217,6 +217,9 @@ article > section,
 }
 .recent ul {
   margin-top: 0.3rem;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(420px, 1fr));
+  gap: 0 2rem;
 }
 .recent li {
   display: flex;
@@ -232,6 +235,9 @@ article > section,
 @media (max-width: 700px) {
   .sure label:first-of-type {
     margin-left: 0;
+  }
+  .recent ul {
+    grid-template-columns: minmax(0, 1fr);
   }
   .recent li {
     padding: 0.6rem 0;

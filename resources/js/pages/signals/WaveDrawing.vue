@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { WaveSeen } from '@/api/captures'
-import { levelPath, marksIn, type Stretch, timeWords } from './scale'
+import { useNarrow } from '@/composables/useNarrow'
+import { levelPath, marksIn, type Stretch, timeWords, wordAt } from './scale'
 
 export interface WaveDrawingProps {
   wave: WaveSeen
@@ -19,7 +20,10 @@ const LOW = 52
 const x = (us: number) => Math.min(WIDTH, Math.max(0, ((us - props.stretch.from) / (props.stretch.to - props.stretch.from)) * WIDTH))
 const path = computed(() => (props.wave.edges === null ? '' : levelPath(props.wave.edges, props.wave.level, x, WIDTH, HIGH, LOW)))
 const most = computed(() => Math.max(1, ...(props.wave.spans ?? []).map((span) => span.changes)))
-const marks = computed(() => marksIn(props.stretch))
+const isNarrow = useNarrow()
+const marks = computed(() => marksIn(props.stretch, isNarrow.value ? 3 : 7))
+/** Room for two digits, and for a name behind them, in units of the drawing. */
+const room = computed(() => (isNarrow.value ? { digits: 62, name: 250 } : { digits: 26, name: 90 }))
 /** A byte narrower than this has no room for its digits. */
 const boxes = computed(() =>
   props.wave.bytes.map((byte) => ({ ...byte, from: x(byte.us), width: x(byte.to_us) - x(byte.us) })).filter((byte) => byte.width > 1.5),
@@ -54,14 +58,14 @@ function pick(event: MouseEvent): void {
   </svg>
   <div class="words" aria-hidden="true">
     <span
-      v-for="byte in boxes.filter((one) => one.width > 26)"
+      v-for="byte in boxes.filter((one) => one.width > room.digits)"
       :key="byte.us"
       class="hex value"
       :style="{ left: `${(byte.from + byte.width / 2) / 10}%` }"
     >
-      {{ byte.hex }}<small v-if="byte.width > 90">{{ byte.name }}</small>
+      {{ byte.hex }}<small v-if="byte.width > room.name">{{ byte.name }}</small>
     </span>
-    <span v-for="mark in marks" :key="mark" class="time value" :style="{ left: `${x(mark) / 10}%` }">{{ timeWords(mark) }}</span>
+    <span v-for="mark in marks" :key="mark" class="time value" :style="{ left: wordAt(x(mark), WIDTH) }">{{ timeWords(mark) }}</span>
   </div>
 </template>
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { CaptureReading, Span } from '@/api/captures'
-import { marksIn, type Stretch, timeWords } from './scale'
+import { useNarrow } from '@/composables/useNarrow'
+import { marksIn, type Stretch, timeWords, wordAt } from './scale'
 
 export interface WholeDrawingProps {
   reading: CaptureReading
@@ -23,23 +24,37 @@ const y = (us: number) => HEIGHT - 6 - ((Math.min(TO_US, Math.max(FROM_US, us)) 
 
 const carried = computed(() => props.reading.desk.spans.filter((span) => span.low[props.channel] !== undefined))
 /** Lowest and highest value of each span: a band where much happens in little room, a line where not. */
-const band = computed(() => {
-  const spans = carried.value
-  if (spans.length === 0) return ''
+const GAP_PERIODS = 3
+const band = computed(() => stretches.value.map(bandOf).join(' '))
+/** Where frames are missing for a while nothing is drawn: nobody knows what was there. */
+const stretches = computed(() => {
+  const gaps = carried.value.flatMap((span) => (span.gap_ms === null ? [] : [span.gap_ms])).sort((a, b) => a - b)
+  const usual = gaps[Math.floor(gaps.length / 2)] ?? Infinity
+  const parts: Span[][] = []
+  for (const span of carried.value) {
+    const part = parts[parts.length - 1]
+    if (part === undefined || (span.gap_ms ?? 0) > GAP_PERIODS * usual) parts.push([span])
+    else part.push(span)
+  }
+  return parts
+})
+function bandOf(spans: Span[]): string {
   const up = spans.map((span) => `${x(props.timeOf(span)).toFixed(1)} ${(y(span.high[props.channel] ?? 0) - 0.8).toFixed(1)}`)
   const down = spans.map((span) => `${x(props.timeOf(span)).toFixed(1)} ${(y(span.low[props.channel] ?? 0) + 0.8).toFixed(1)}`).reverse()
   return `M${[...up, ...down].join('L')}Z`
-})
-const bad = computed(() =>
-  props.reading.answer.bad_frames.filter((one) => one.t_ms !== null).map((one) => ({ at: x((one.t_ms ?? 0) * 1000), reason: one.reason })),
-)
+}
+/** Without times a bad frame stands where its bytes do. */
+const timeOfBad = (one: CaptureReading['answer']['bad_frames'][number]) =>
+  one.t_ms === null ? ((one.offset ?? 0) / Math.max(1, props.reading.answer.bytes ?? 1)) * props.stretch.to : one.t_ms * 1000
+const bad = computed(() => props.reading.answer.bad_frames.map((one) => ({ at: x(timeOfBad(one)), reason: one.reason })))
 const flags = computed(() =>
   props.reading.answer.flag_times
     .filter((one) => one.flag === 'failsafe' || one.flag === 'frame_lost')
     .filter((one) => one.from_ms !== null)
     .map((one) => ({ from: x((one.from_ms ?? 0) * 1000), to: x((one.to_ms ?? 0) * 1000), flag: one.flag })),
 )
-const marks = computed(() => marksIn(props.stretch))
+const isNarrow = useNarrow()
+const marks = computed(() => marksIn(props.stretch, isNarrow.value ? 3 : 7))
 const bracketX = computed(() => ({ from: x(props.bracket.from), width: Math.max(5, x(props.bracket.to) - x(props.bracket.from)) }))
 const label = computed(
   () =>
@@ -64,7 +79,7 @@ function pick(event: MouseEvent | PointerEvent): void {
   </svg>
   <div class="words" aria-hidden="true">
     <span v-for="us in [1000, 1500, 2000]" :key="us" class="guide-word value" :style="{ top: `${(y(us) / 112) * 126 - 126 - 9}px` }">{{ us }}</span>
-    <span v-for="mark in marks" :key="mark" class="time value" :style="{ left: `${x(mark) / 10}%` }">{{ timeWords(mark) }}</span>
+    <span v-for="mark in marks" :key="mark" class="time value" :style="{ left: wordAt(x(mark), WIDTH) }">{{ timeWords(mark) }}</span>
   </div>
 </template>
 
@@ -108,7 +123,11 @@ function pick(event: MouseEvent | PointerEvent): void {
 }
 .guide-word {
   position: absolute;
-  left: 4px;
+  right: 4px;
+  background: var(--card);
+  padding: 0 2px;
+  line-height: 1;
+  margin-top: 4px;
   font-size: 0.7rem;
   color: var(--muted);
   pointer-events: none;

@@ -4,7 +4,8 @@ import type { DecodeAnswer } from '@/api/generated/decode.out'
 export function cardFrom(answer: DecodeAnswer): string {
   const facts = (answer.line_facts ?? {}) as Record<string, string | number | null>
   const baud = facts.baud ?? 115200
-  const bytes = typeof facts.frame_bytes === 'number' ? facts.frame_bytes : 16
+  const seen = typeof facts.frame_bytes === 'number' ? facts.frame_bytes : null
+  const bytes = seen ?? 16
   const header = typeof facts.header === 'string' ? facts.header : '00'
   const channels = Math.max(1, Math.floor((bytes - 2) / 2))
   const gap = typeof facts.gap_ms === 'number' ? Math.max(1, Math.round(facts.gap_ms)) : 10
@@ -20,7 +21,9 @@ export function cardFrom(answer: DecodeAnswer): string {
     'parts:',
     `  - {const: "${header}"}`,
     '  - {channels: words, order: little}',
-    `  # ${bytes} bytes repeat; is there a check at the end?`,
+    seen === null
+      ? '  # No length was seen to repeat. Is there a check at the end?'
+      : `  # Every ${seen} bytes it repeats. Is there a check at the end?`,
     '  - {check: sum8, from: 0}',
     '',
   ].join('\n')

@@ -23,6 +23,7 @@ export function zoomed(stretch: Stretch, factor: number, inside: Stretch, shorte
 /** A time in the unit that suits it: 850 ns, 12.5 µs, 3.2 ms, 1.4 s. */
 export function timeWords(us: number): string {
   const size = Math.abs(us)
+  if (size < 1e-6) return '0'
   const [value, unit] = size < 1 ? [us * 1000, 'ns'] : size < 1000 ? [us, 'µs'] : size < 1e6 ? [us / 1000, 'ms'] : [us / 1e6, 's']
   return `${Number(value.toPrecision(4))} ${unit}`
 }
@@ -42,6 +43,9 @@ export function marksIn(stretch: Stretch, about = 6): number[] {
   for (let at = Math.ceil(stretch.from / step) * step; at <= stretch.to; at += step) marks.push(at)
   return marks
 }
+
+/** Where a word under a drawing stands, in percent, so that none hangs over its edge. */
+export const wordAt = (x: number, width: number) => `${Math.min(97.5, Math.max(2, (x / width) * 100))}%`
 
 /** The path of a level that alternates at these times. */
 export function levelPath(edges: number[], level: 0 | 1, x: (us: number) => number, end: number, high: number, low: number): string {
