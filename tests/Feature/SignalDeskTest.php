@@ -124,7 +124,7 @@ it('takes a capture as evidence for a rig: travel, failsafe, and kept with the h
     $id = onDesk('avocet-sticks.csv');
     $look = $this->postJson('/api/v1/rigs/avocet/evidence', ['capture' => $id, 'use' => 'look'])->assertOk();
     $throttle = array_values(array_filter($look->json('travel'), fn (array $row): bool => $row['channel'] === 3))[0];
-    expect($throttle)->toMatchArray(['lo' => 1085, 'moved' => true]);
+    expect($throttle)->toMatchArray(['lo' => 1085, 'moved' => true, 'rested' => false]);
     $rig = $this->postJson('/api/v1/rigs/avocet/evidence', ['capture' => $id, 'use' => 'travel', 'channels' => [1, 2], 'revision' => $look->json('revision')])->assertOk();
     expect($rig->json('history.0.entry.text'))->toBe('Read from the capture avocet-sticks.csv: channel 2 989 / 1500 / 2011 µs')
         ->and($rig->json('revision'))->toBe($look->json('revision') + 2);

@@ -15,6 +15,7 @@ use App\Models\Rig;
 use App\Models\RigEntry;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Rig\FailsafeChange;
@@ -48,15 +49,19 @@ final readonly class RigEvidenceController
         if ($use === 'look') {
             return Answer::json($this->look($rig, $capture, $decoding));
         }
-        $changed = match ($use) {
-            'attach' => ($this->change)($rig, $document->int('revision'), RigPatch::of([]), self::words($capture, $decoding), 'measurement'),
-            'travel' => $this->travel($rig, $document, $capture, $decoding),
-            'failsafe' => $this->failsafe($rig, $document, $capture, $decoding),
-            default => throw DocumentError::at('use', 'Expected look, attach, travel or failsafe.'),
-        };
-        $this->attach($changed, $capture, $decoding);
 
-        return RigAnswer::of($changed);
+        // All of it or nothing: the readings of several channels, and the files beside the entry.
+        return RigAnswer::of(DB::transaction(function () use ($use, $rig, $document, $capture, $decoding): Rig {
+            $changed = match ($use) {
+                'attach' => ($this->change)($rig, $document->int('revision'), RigPatch::of([]), self::words($capture, $decoding), 'measurement'),
+                'travel' => $this->travel($rig, $document, $capture, $decoding),
+                'failsafe' => $this->failsafe($rig, $document, $capture, $decoding),
+                default => throw DocumentError::at('use', 'Expected look, attach, travel or failsafe.'),
+            };
+            $this->attach($changed, $capture, $decoding);
+
+            return $changed;
+        }));
     }
 
     /** @return array<string, mixed> What this capture could be used for. */

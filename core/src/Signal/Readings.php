@@ -12,9 +12,12 @@ final class Readings
     /** A channel that moves less was not taken to its ends. */
     private const MOVED_US = 200.0;
 
+    /** So near to an end, as a part of the travel, a stick rests there and not in its middle. */
+    private const AT_AN_END = 0.1;
+
     /**
      * @param  list<array{float, array<int, float>}>  $rows  As `Series` gives them.
-     * @return array<int, array{lo: float, mid: float, hi: float, moved: bool}> By channel, µs; the middle is the median, so a stick must rest more than half the time.
+     * @return array<int, array{lo: float, mid: float, hi: float, moved: bool, rested: bool}> By channel, µs; the middle is the median, so a stick must rest more than half the time. One that rests at an end (a throttle) has its middle halfway: it was not measured.
      */
     public static function of(array $rows): array
     {
@@ -26,7 +29,9 @@ final class Readings
                 continue;
             }
             [$lo, $mid, $hi] = [$values[0], $values[intdiv(count($values), 2)], $values[count($values) - 1]];
-            $readings[$channel] = ['lo' => Steps::clean($lo), 'mid' => Steps::clean($mid), 'hi' => Steps::clean($hi), 'moved' => $hi - $lo >= self::MOVED_US];
+            $rested = min($mid - $lo, $hi - $mid) > self::AT_AN_END * ($hi - $lo);
+            $mid = $rested ? $mid : ($lo + $hi) / 2;
+            $readings[$channel] = ['lo' => Steps::clean($lo), 'mid' => Steps::clean($mid), 'hi' => Steps::clean($hi), 'moved' => $hi - $lo >= self::MOVED_US, 'rested' => $rested];
         }
 
         return $readings;

@@ -27,6 +27,9 @@ final readonly class StandIn
 
     private const FINENESS = 1 << 30;
 
+    /** Silence that is left between two frames at least, in byte times. */
+    private const BETWEEN_BYTES = 3;
+
     private const TRAIN_GAP_US = 2000.0;
 
     public function __construct(private StandInOptions $options)
@@ -43,11 +46,16 @@ final readonly class StandIn
         $card = $this->options->card ?? throw new \LogicException('Pulses have no bytes.');
         $encoder = new Encoder($card);
         $chance = new Randomizer(new Mt19937($this->options->seed));
+        $byteUs = $this->line($card)->byteUs();
+        $free = 0.0;
         foreach ($this->moments($chance) as $k => [$us, $isDropped]) {
             if ($isDropped) {
                 continue;
             }
             $bytes = $encoder->encode($this->frame($card, $k, $us));
+            // A frame that lasts longer than its period pushes the next one back.
+            $us = max($us, $free);
+            $free = $us + strlen($bytes) * $byteUs + self::BETWEEN_BYTES * $byteUs;
             if ($this->happens($chance, $this->options->damaged)) {
                 $at = $chance->getInt(0, strlen($bytes) - 1);
                 $bytes[$at] = chr(ord($bytes[$at]) ^ 1 << $chance->getInt(0, 7));

@@ -52,6 +52,8 @@ async function readFrame(): Promise<void> {
   }
   try {
     const seen = await postJson<FrameSeen>(`/captures/${props.reading.capture.id}/frame`, { index: index.value, options: props.options })
+    // Keys are quicker than answers: only the newest one counts.
+    if (seen.index !== index.value) return
     frame.value = seen
     const length = seen.lasts_us ?? periodUs.value
     const from = (seen.begins_us ?? 0) - MARGIN * length

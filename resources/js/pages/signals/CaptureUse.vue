@@ -16,7 +16,7 @@ const props = defineProps<CaptureUseProps>()
 
 interface Look {
   revision: number
-  travel: { channel: number; name: string; lo: number; mid: number; hi: number; moved: boolean }[]
+  travel: { channel: number; name: string; lo: number; mid: number; hi: number; moved: boolean; rested: boolean }[]
   failsafe: { hop: number; expected: string }[]
   observed: string
 }
@@ -88,6 +88,7 @@ const NAMES: Record<string, string> = { A: 'aileron', E: 'elevator', T: 'throttl
           <label v-for="row in look.travel" :key="row.channel" class="tick">
             <input v-model="ticked" type="checkbox" :value="row.channel" /> <span class="value">{{ row.channel }}</span>
             {{ NAMES[row.name] ?? row.name }} <span class="value">{{ figure(row.lo) }} / {{ figure(row.mid) }} / {{ figure(row.hi) }}</span> µs
+            <span v-if="!row.rested" class="muted small">the middle is halfway: it does not rest there</span>
             <span v-if="!row.moved" class="muted small">was not moved to its ends</span>
           </label>
         </div>

@@ -74,7 +74,12 @@ const delay = computed(() => result.value?.comparison.delay_ms ?? null)
         >
         <label v-if="wires[side].length > 1"
           >wire
-          <select class="field" :value="text(`line_${side}`)" @change="tell(`line_${side}`, ($event.target as HTMLSelectElement).value)">
+          <select
+            class="field"
+            :aria-label="side === 'a' ? 'Wire of the first one' : 'Wire of the second one'"
+            :value="text(`line_${side}`)"
+            @change="tell(`line_${side}`, ($event.target as HTMLSelectElement).value)"
+          >
             <option value="">the busiest</option>
             <option v-for="wire in wires[side]" :key="wire" :value="wire">{{ wire }}</option>
           </select></label
