@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\Alias;
 use App\Models\Attachment;
 use App\Models\Card;
+use App\Models\Format;
 use App\Models\Rig;
 use App\Models\RigEntry;
 use Linguator\Core\Document\Csv;
@@ -16,7 +17,7 @@ use Linguator\Core\Document\Yaml;
 /** Everything on the bench as one archive of open documents. */
 final readonly class ExportArchive
 {
-    private const README = "Everything on a Linguator bench.\n\nshelf/      gear cards, YAML\nrigs/       rig documents with their history, JSON\nattachments/  files kept with entries of a rig's history; attachments.json says which\nnames.json  what your manuals call formats, families and variants\nlogbook.csv every entry of every rig, to read; it is made from the rigs and not read back\n";
+    private const README = "Everything on a Linguator bench.\n\nshelf/      gear cards, YAML\nformats/    serial formats of yours, YAML\nrigs/       rig documents with their history, JSON\nattachments/  files kept with entries of a rig's history; attachments.json says which\nnames.json  what your manuals call formats, families and variants\nlogbook.csv every entry of every rig, to read; it is made from the rigs and not read back\n";
 
     private const EXTENSIONS = ['image/png' => 'png', 'image/jpeg' => 'jpg', 'image/webp' => 'webp', 'text/plain' => 'txt', FileType::BYTES => 'bin'];
 
@@ -28,6 +29,9 @@ final readonly class ExportArchive
         $zip->addFromString('README.txt', self::README);
         foreach (Card::shelf() as $card) {
             $zip->addFromString("shelf/$card->id.yaml", Yaml::dump($card->gear()->canonical()));
+        }
+        foreach (Format::listed() as $format) {
+            $zip->addFromString("formats/$format->id.yaml", Yaml::dump(Json::decode($format->document)));
         }
         foreach (Rig::bench() as $rig) {
             $zip->addFromString("rigs/$rig->slug.json", Json::pretty($rig->whole()->canonical()));

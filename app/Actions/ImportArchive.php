@@ -13,7 +13,7 @@ use Linguator\Core\Document\Json;
 /** Takes an archive in, after it has said what it would do. Rigs are never replaced: one that differs stands beside the old one. */
 final readonly class ImportArchive
 {
-    public function __construct(private ReadArchive $read, private SaveCards $saveCards, private ImportRig $importRig, private KeepAttachment $keep)
+    public function __construct(private ReadArchive $read, private SaveCards $saveCards, private ImportRig $importRig, private KeepAttachment $keep, private SaveFormat $saveFormat)
     {
     }
 
@@ -31,7 +31,7 @@ final readonly class ImportArchive
             $rigs[$this->standing($slug, Json::compact($document->canonical()))][] = $document->name();
         }
 
-        return ['cards' => $cards, 'rigs' => $rigs, 'names' => count($archive['names']), 'attachments' => count($archive['attachments'])];
+        return ['cards' => $cards, 'rigs' => $rigs, 'formats' => array_count_values(array_map($this->saveFormat->standing(...), $archive['formats'])) + ['added' => 0, 'differs' => 0, 'same' => 0], 'names' => count($archive['names']), 'attachments' => count($archive['attachments'])];
     }
 
     /** @return array<string, mixed> What was added or changed. */
@@ -40,7 +40,7 @@ final readonly class ImportArchive
         $archive = ($this->read)($file);
 
         return DB::transaction(function () use ($archive, $replaceCards): array {
-            $report = ['cards' => $this->saveCards->import($archive['cards'], $replaceCards), 'rigs' => []];
+            $report = ['cards' => $this->saveCards->import($archive['cards'], $replaceCards), 'rigs' => [], 'formats' => 0];
             $made = [];
             foreach ($archive['rigs'] as $slug => $document) {
                 if ($this->standing($slug, Json::compact($document->canonical())) !== 'same') {
@@ -55,6 +55,13 @@ final readonly class ImportArchive
                 }
             }
             $this->names($archive['names']);
+            foreach ($archive['formats'] as $text) {
+                $standing = $this->saveFormat->standing($text);
+                if ($standing === 'added' || ($standing === 'differs' && $replaceCards)) {
+                    ($this->saveFormat)($text, true);
+                    $report['formats']++;
+                }
+            }
 
             return $report;
         });

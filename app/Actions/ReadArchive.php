@@ -22,14 +22,14 @@ final readonly class ReadArchive
 
     private const LARGEST_ALL = 536_870_912;
 
-    private const NAMES = '#^(README\.txt|names\.json|logbook\.csv|attachments\.json|shelf/[a-z0-9-]{1,64}\.(yaml|json)|rigs/[a-z0-9-]{1,80}\.(json|yaml)|attachments/[a-z0-9-]{1,40}\.(png|jpg|webp|txt|bin))$#';
+    private const NAMES = '#^(README\.txt|names\.json|logbook\.csv|attachments\.json|shelf/[a-z0-9-]{1,64}\.(yaml|json)|formats/[a-z0-9_-]{1,64}\.yaml|rigs/[a-z0-9-]{1,80}\.(json|yaml)|attachments/[a-z0-9-]{1,40}\.(png|jpg|webp|txt|bin))$#';
 
     public function __construct(private CardReader $cards, private RigReader $rigs)
     {
     }
 
     /**
-     * @return array{cards: list<GearCard>, rigs: array<string, RigDocument>, names: list<\stdClass>, attachments: list<array{rig: string, position: int, name: string, at: string, content: string, is_capture: bool}>}
+     * @return array{cards: list<GearCard>, formats: list<string>, rigs: array<string, RigDocument>, names: list<\stdClass>, attachments: list<array{rig: string, position: int, name: string, at: string, content: string, is_capture: bool}>}
      *
      * @throws DocumentError if it is no archive of a bench, holds foreign names, or would unpack to too much.
      */
@@ -73,16 +73,19 @@ final readonly class ReadArchive
 
     /**
      * @param  list<string>  $names
-     * @return array{cards: list<GearCard>, rigs: array<string, RigDocument>, names: list<\stdClass>, attachments: list<array{rig: string, position: int, name: string, at: string, content: string, is_capture: bool}>}
+     * @return array{cards: list<GearCard>, formats: list<string>, rigs: array<string, RigDocument>, names: list<\stdClass>, attachments: list<array{rig: string, position: int, name: string, at: string, content: string, is_capture: bool}>}
      */
     private function contents(\ZipArchive $zip, array $names): array
     {
         $cards = [];
+        $formats = [];
         $rigs = [];
         foreach ($names as $name) {
             try {
                 if (str_starts_with($name, 'shelf/')) {
                     array_push($cards, ...$this->cards->fromText($this->text($zip, $name)));
+                } elseif (str_starts_with($name, 'formats/')) {
+                    $formats[] = $this->text($zip, $name);
                 } elseif (str_starts_with($name, 'rigs/')) {
                     $rigs[pathinfo($name, PATHINFO_FILENAME)] = $this->rigs->fromText($this->text($zip, $name));
                 }
@@ -91,7 +94,7 @@ final readonly class ReadArchive
             }
         }
 
-        return ['cards' => $cards, 'rigs' => $rigs, 'names' => $this->list($zip, $names, 'names.json'), 'attachments' => $this->attachments($zip, $names)];
+        return ['cards' => $cards, 'formats' => $formats, 'rigs' => $rigs, 'names' => $this->list($zip, $names, 'names.json'), 'attachments' => $this->attachments($zip, $names)];
     }
 
     /**

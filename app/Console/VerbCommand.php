@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Actions\AskVerb;
 use Illuminate\Console\Command;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
-use Linguator\Core\Verb\Verbs;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** `linguator:<verb> [FILE]`: JSON from a file or standard input, one JSON document out; status 2 for bad input. */
@@ -18,7 +18,7 @@ final class VerbCommand extends Command
     /** @var string */
     protected $signature = 'linguator:verb {file=- : A JSON file, or - for standard input}';
 
-    public function __construct(private readonly Verbs $verbs, private readonly string $verb, string $summary)
+    public function __construct(private readonly AskVerb $ask, private readonly string $verb, string $summary)
     {
         $this->signature = "linguator:$verb {file=- : A JSON file, or - for standard input}";
         $this->description = $summary;
@@ -28,7 +28,7 @@ final class VerbCommand extends Command
     public function handle(): int
     {
         try {
-            $this->print($this->verbs->askText($this->verb, $this->read()));
+            $this->print(($this->ask)($this->verb, $this->read()));
 
             return self::SUCCESS;
         } catch (DocumentError $error) {

@@ -30,6 +30,16 @@ final class Format extends Model
         return FormatCard::of(Json::decode($this->document), $schemas);
     }
 
+    /** Null: there is none of that id, or no bench yet. */
+    public static function named(string $id): ?self
+    {
+        try {
+            return self::query()->find($id);
+        } catch (QueryException) {
+            return null;
+        }
+    }
+
     /** @return list<self> */
     public static function listed(): array
     {

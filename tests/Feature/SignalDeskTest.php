@@ -166,6 +166,9 @@ it('keeps formats of one\'s own, which are then found, sent and shown like the s
         $answer = $this->postJson("/api/v1/captures/$id/decode", ['options' => new stdClass])->assertOk();
         expect($answer->json('answer.format'))->toBe('my-words')->and($answer->json('answer.frames.bad'))->toBe(0);
     }
+    $this->postJson('/api/v1/encode', ['format' => 'my-words', 'frames' => [['us' => [1500, 1000]]]])->assertOk()->assertJsonPath('format', 'my-words')
+        ->assertJsonPath('hex.0', fn (string $hex): bool => str_starts_with($hex, '5aa505dc03e805dc'));
+    $this->getJson('/api/v1/search?q=words+57600')->assertOk()->assertJsonPath('hits.0.kind', 'own_format');
     $yaml = $this->get('/api/v1/formats/my-words.yaml')->assertOk()->getContent();
     $gone = $this->deleteJson('/api/v1/formats/my-words')->assertOk()->json('deleted');
     expect($gone)->toBe($yaml);

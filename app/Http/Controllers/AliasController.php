@@ -8,6 +8,7 @@ use App\Http\Answer;
 use App\Http\RequestDocument;
 use App\Models\Alias;
 use App\Models\Card;
+use App\Models\Format;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -60,6 +61,9 @@ final readonly class AliasController
         $targets = [];
         foreach (WireFormats::shipped() as $format) {
             $targets["format/$format->id"] = ['kind' => 'format', 'target' => $format->id, 'name' => $format->name, 'line' => $format->line];
+        }
+        foreach (Format::listed() as $own) {
+            $targets["format/$own->id"] = ['kind' => 'format', 'target' => $own->id, 'name' => $own->name, 'line' => []];
         }
         $gear = array_map(static fn (Card $card) => $card->gear()->box(), Card::shelf());
         foreach (AirNames::families($gear) as $family) {

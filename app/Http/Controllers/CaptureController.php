@@ -31,7 +31,7 @@ final readonly class CaptureController
         return Answer::json([
             'captures' => array_map(static fn (Capture $capture): array => $capture->listed(), array_slice(array_values(Capture::query()->get()->sortByDesc('id')->all()), 0, self::LISTED)),
             'samples' => array_map(static fn (string $file): string => basename($file), self::samples()),
-            'formats' => array_map(static fn (FormatCard $card): array => ['id' => $card->id, 'name' => $card->name, 'channels' => $card->mostChannels], [...FormatCards::all(), ...Format::own($schemas)]),
+            'formats' => array_map(static fn (FormatCard $card): array => ['id' => $card->id, 'name' => $card->name, 'channels' => $card->mostChannels, 'own' => FormatCards::get($card->id) === null], [...FormatCards::all(), ...Format::own($schemas)]),
             'most_bytes' => CaptureUpload::MAX_BYTES,
         ]);
     }

@@ -6,16 +6,19 @@ namespace App\Http\Controllers;
 
 use App\Http\Answer;
 use App\Models\Alias;
+use App\Models\Capture;
 use App\Models\Card;
+use App\Models\Format;
 use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Linguator\Core\Document\Schemas;
 use Linguator\Core\Search\BenchSearch;
 
-/** Finds rigs, cards and formats by name, by what the manual calls them, or by the numbers on the wire. */
+/** Finds rigs, cards, formats and captures by name, by what the manual calls them, or by the numbers on the wire. */
 final readonly class SearchController
 {
-    public function __invoke(Request $request): JsonResponse
+    public function __invoke(Request $request, Schemas $schemas): JsonResponse
     {
         $text = $request->query('q');
         $search = new BenchSearch(is_string($text) ? mb_substr($text, 0, 200) : '');
@@ -29,6 +32,12 @@ final readonly class SearchController
             $search->named($target, $aliases);
         }
         $search->formats();
+        foreach (Format::own($schemas) as $format) {
+            $search->ownFormat($format);
+        }
+        foreach (Capture::query()->get() as $capture) {
+            $search->capture($capture->id, $capture->name);
+        }
 
         return Answer::json(['hits' => $search->hits()]);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Search;
 
+use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Gear\AirNames;
 use Linguator\Core\Gear\GearCard;
 use Linguator\Core\Rig\BoxLine;
@@ -60,6 +61,18 @@ final class BenchSearch
             $line = $aliases === [] ? 'wire format '.$format->id : "wire format $format->id, called ".implode(', ', $aliases);
             $this->offer('format', $format->id, $format->name, $line, [$format->name, $format->id, ...$aliases, ...$format->line]);
         }
+    }
+
+    /** A serial format that the user has written down. */
+    public function ownFormat(FormatCard $card): void
+    {
+        $aliases = $this->named["format/$card->id"] ?? [];
+        $this->offer('own_format', $card->id, $card->name, "your format $card->id, $card->baud baud", [$card->name, $card->id, ...$aliases, (string) $card->baud]);
+    }
+
+    public function capture(int $id, string $name): void
+    {
+        $this->offer('capture', (string) $id, $name, 'capture on the signal desk', [$name]);
     }
 
     /** @return list<array{kind: string, id: string, title: string, line: string}> Best first. */

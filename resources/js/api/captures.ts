@@ -12,7 +12,7 @@ export interface CaptureListed {
 export interface DeskData {
   captures: CaptureListed[]
   samples: string[]
-  formats: { id: string; name: string; channels: number }[]
+  formats: { id: string; name: string; channels: number; own: boolean }[]
   most_bytes: number
 }
 

@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router'
 import { getJson } from '@/api/http'
 
 interface Hit {
-  kind: 'rig' | 'card' | 'format' | 'family' | 'variant'
+  kind: 'rig' | 'card' | 'format' | 'family' | 'variant' | 'own_format' | 'capture'
   id: string
   title: string
   line: string
@@ -37,6 +37,8 @@ watch(text, (value) => {
 
 function place(hit: Hit): string {
   if (hit.kind === 'rig') return `/rigs/${hit.id}`
+  if (hit.kind === 'capture') return `/signals/${hit.id}`
+  if (hit.kind === 'own_format') return '/signals/formats'
   return hit.kind === 'card' ? `/shelf/${hit.id}` : `/shelf?names=${encodeURIComponent(`${hit.kind}/${hit.id}`)}`
 }
 

@@ -7,6 +7,7 @@ import { useNotice } from '@/composables/useNotice'
 interface Preview {
   cards: { added: string[]; differ: string[]; same: string[] }
   rigs: { added: string[]; beside: string[]; same: string[] }
+  formats: { added: number; differs: number; same: number }
   names: number
   attachments: number
 }
@@ -72,6 +73,9 @@ const words = (names: string[]) => names.join(', ')
       <p v-if="preview.cards.differ.length > 0">
         <b>Cards that are here and differ:</b> {{ words(preview.cards.differ) }}.
         <label><input v-model="replaces" type="checkbox" /> replace them</label>
+      </p>
+      <p v-if="preview.formats.added + preview.formats.differs > 0">
+        <b>Serial formats:</b> {{ preview.formats.added }} added, {{ preview.formats.differs }} that are here and differ (replaced with the cards).
       </p>
       <p class="muted small">{{ preview.attachments }} attachments, {{ preview.names }} names of yours.</p>
       <a-button type="primary" :loading="isBusy" @click="take">Take it in</a-button> <a-button @click="preview = null">Leave it</a-button>

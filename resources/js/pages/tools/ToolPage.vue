@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { ApiError, getJson, patchJson, postJson, sentenceOf } from '@/api/http'
+import { deskQuery } from '@/api/captures'
 import { type RigData, rigQuery, rigsQuery } from '@/api/rigs'
 import { useNotice } from '@/composables/useNotice'
 import NowherePage from '../NowherePage.vue'
@@ -20,6 +21,8 @@ const answer = ref<Record<string, unknown> | null>(null)
 const problem = ref('')
 const wrong = ref('')
 const isChoosing = ref(false)
+const desk = useQuery({ ...deskQuery, enabled: computed(() => tool.value?.fields.some((field) => field.takesOwnFormats) ?? false) })
+const ownFormats = computed<[string, string][]>(() => (desk.data.value?.formats ?? []).filter((one) => one.own).map((one) => [one.id, one.name]))
 const rigs = useQuery({ ...rigsQuery, enabled: isChoosing })
 let timer = 0
 let asked = 0
@@ -117,7 +120,9 @@ async function share(): Promise<void> {
             :value="answers[field.key]"
             @change="type(field.key, ($event.target as HTMLSelectElement).value)"
           >
-            <option v-for="[value, label] in field.options" :key="value" :value="value">{{ label }}</option>
+            <option v-for="[value, label] in [...(field.options ?? []), ...(field.takesOwnFormats ? ownFormats : [])]" :key="value" :value="value">
+              {{ label }}
+            </option>
           </select>
           <textarea
             v-else-if="field.type === 'lines'"

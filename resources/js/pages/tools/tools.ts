@@ -8,6 +8,8 @@ export interface ToolField {
   unit?: string
   start: string
   options?: [value: string, label: string][]
+  /** The user's own serial formats may be chosen too. */
+  takesOwnFormats?: boolean
   /** For lines: what stands in one, in sequence. */
   columns?: string
   isOptional?: boolean
@@ -358,6 +360,7 @@ export const TOOLS: Tool[] = [
           ['s115e', 'eighth-µs words, 115 k with CRC-16'],
           ['s115f', '16 × 11-bit, 115 k framed'],
         ]),
+        takesOwnFormats: true,
         isWide: true,
       },
       { key: 'us', label: 'Channels from 1, µs', type: 'text', start: '1500, 1500, 988, 1500', isWide: true },
