@@ -25,6 +25,8 @@ const VIEWS = [
   { name: 'rig-failsafe', address: '/rigs/oystercatcher/failsafe' },
   { name: 'rig-check-out', address: '/rigs/avocet/check-out' },
   { name: 'rig-history', address: '/rigs/dunlin/history', before: compare },
+  { name: 'signal-desk', address: '/signals/2' },
+  { name: 'signal-compare', address: '/signals/compare?a=3&b=3&line_a=before&line_b=after' },
   { name: 'logbook', address: '/logbook' },
   { name: 'tool', address: '/tools/pulse-train' },
   { name: 'sheet', address: '/rigs/avocet/sheet', whole: true },
