@@ -143,6 +143,19 @@ it('reads tables as programs and people write them', function (string $table) {
     ];
 });
 
+it('tells wires of the same name apart by their scope', function () {
+    $dump = "\$timescale 1 us \$end\n\$scope module a \$end\n\$var wire 1 ! rx \$end\n\$upscope \$end\n\$scope module b \$end\n\$var wire 1 % rx \$end\n\$var wire 1 & tx \$end\n\$upscope \$end\n\$enddefinitions \$end\n";
+    for ($k = 0; $k < 40; $k++) {
+        $dump .= '#'.(20000 * $k)."\n1% 0!\n#".(20000 * $k + 1400 + 10 * $k)."\n0%\n";
+    }
+    expect(decoded($dump))->wires->toBe(['a.rx', 'b.rx', 'tx'])->wire->toBe('b.rx')->format->toBe('pwm');
+});
+
+it('hands on as bytes what an adapter makes of a line that is upside down or too fast', function (array $fault) {
+    $bytes = sent('bin', ['format' => 's115u'] + $fault);
+    expect($bytes)->not->toBe('')->and(decoded($bytes)->format)->toBeNull();
+})->with([[['inverted' => true]], [['baud' => 230400]]]);
+
 it('keeps what is sound before and after a damaged stretch, and says where it is', function (string $kind, Closure $damage, string $where) {
     $whole = decoded(sent($kind, ['format' => 's115u']));
     $answer = decoded($damage(sent($kind, ['format' => 's115u'])));

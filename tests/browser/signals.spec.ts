@@ -159,4 +159,29 @@ test.describe('live', () => {
     await page.getByRole('button', { name: 'Stop' }).click()
     await expect(page.getByRole('button', { name: 'Listen' })).toBeVisible()
   })
+
+  test('a serial adapter is read through the browser', async ({ page }) => {
+    const hex = readFileSync(sample('avocet-eighths.bin')).toString('hex')
+    await page.addInitScript((bytes) => {
+      const all = Uint8Array.from(bytes.match(/../g) ?? [], (pair) => parseInt(pair, 16))
+      const adapter = {
+        open: () => Promise.resolve(),
+        close: () => Promise.resolve(),
+        readable: new ReadableStream({
+          async start(stream) {
+            for (let at = 0; at < all.length; at += 64) {
+              stream.enqueue(all.slice(at, at + 64))
+              await new Promise((resolve) => setTimeout(resolve, 10))
+            }
+          },
+        }),
+      }
+      Object.defineProperty(navigator, 'serial', { value: { requestPort: () => Promise.resolve(adapter) } })
+    }, hex)
+    await page.goto('/signals/live')
+    await page.getByRole('button', { name: 'Choose the adapter' }).click()
+    await expect(page.getByText('This is eighth-µs words, 115 k with CRC-16.')).toBeVisible()
+    await expect(page.getByRole('img', { name: /^Channel 12 at 1500 µs/ })).toBeVisible()
+    await page.getByRole('button', { name: 'Stop' }).click()
+  })
 })

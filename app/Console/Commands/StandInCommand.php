@@ -110,7 +110,7 @@ final class StandInCommand extends Command
     private static function send(mixed $listener, StandInOptions $options): void
     {
         $begun = microtime(true);
-        foreach ((new StandIn($options))->bytes() as [$us, $bytes]) {
+        foreach ((new StandIn($options))->received() as [$us, $bytes]) {
             $wait = $us / 1e6 - (microtime(true) - $begun);
             if ($wait > 0) {
                 usleep((int) ($wait * 1e6));

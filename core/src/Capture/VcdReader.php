@@ -196,14 +196,23 @@ final class VcdReader implements WireCapture
 
     private function variables(string $header): void
     {
-        preg_match_all('/\$var\s+(\S+)\s+([0-9]+)\s+(\S+)\s+(.*?)\s*\$end/s', $header, $found, PREG_SET_ORDER);
-        foreach ($found as [, $type, $bits, $code, $name]) {
-            if ($bits === '1' && $type !== 'real') {
-                $this->variables[$code] ??= $name;
+        preg_match_all('/\$(?:scope\s+\S+\s+(?<scope>\S+)|(?<up>upscope)|var\s+(?<type>\S+)\s+(?<bits>[0-9]+)\s+(?<code>\S+)\s+(?<name>.*?))\s*\$end/s', $header, $found, PREG_SET_ORDER | PREG_UNMATCHED_AS_NULL);
+        [$scopes, $names] = [[], []];
+        foreach ($found as $one) {
+            if ($one['scope'] !== null) {
+                $scopes[] = $one['scope'];
+            } elseif ($one['up'] !== null) {
+                array_pop($scopes);
+            } elseif ($one['bits'] === '1' && $one['type'] !== 'real') {
+                $names[(string) $one['code']] ??= ['name' => (string) $one['name'], 'whole' => implode('.', [...$scopes, $one['name']])];
             }
         }
+        // Wires of the same name in different scopes are told apart by their scope.
+        $often = array_count_values(array_column($names, 'name'));
+        $this->variables = array_map(static fn (array $one): string => $often[$one['name']] > 1 ? $one['whole'] : $one['name'], $names);
+        $found = array_values(array_filter($found, static fn (array $one): bool => $one['name'] !== null));
         if ($this->variables === []) {
-            throw new DocumentError('no_wire', 'Found '.count($found).' variables, none of one bit'.($found === [] ? '' : ' (the first is '.Excerpt::of($found[0][4]).')').'; expected a wire such as $var wire 1 ! rx $end.');
+            throw new DocumentError('no_wire', 'Found '.count($found).' variables, none of one bit'.($found === [] ? '' : ' (the first is '.Excerpt::of($found[0]['name']).')').'; expected a wire such as $var wire 1 ! rx $end.');
         }
     }
 }

@@ -14,7 +14,7 @@ use Linguator\Core\Line\UartReader;
 /** Which format the begin of a capture fits best. */
 final readonly class Choice
 {
-    /** Pulses that fit are as good as certain; noise may look like them for a while. */
+    /** Where the begin looks like pulses nothing else is tried; how sure it is, is told by the whole. */
     private const PULSES = 0.95;
 
     /** @param  array{format: string, confidence: float}|null  $runnerUp */

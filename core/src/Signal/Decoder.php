@@ -140,8 +140,12 @@ final readonly class Decoder
             $share = $frames / max(1, $frames + $tally->bad);
             $decoding->confidence = max($decoding->confidence, Score::confidence($decoding->card, $tally->good, $share));
         }
+        if ($decoding->shape !== null) {
+            $frames = $tally->good + $tally->bad;
+            $decoding->confidence = Score::ofPulses($frames, $tally->good / max(1, $frames));
+        }
         $isAsked = $decoding->options->asked() !== null && $tally->good > 0;
-        if ($decoding->confidence < Decoding::RECOGNISED && ! $isAsked && ! ($decoding->shape !== null && $tally->bad + $tally->good > 0)) {
+        if ($decoding->confidence < Decoding::RECOGNISED && ! $isAsked) {
             [$decoding->format, $decoding->card, $decoding->shape, $decoding->line] = [null, null, null, null];
         }
     }

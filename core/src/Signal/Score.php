@@ -58,6 +58,17 @@ final class Score implements FrameSink
         return round($card->silenceMs === null ? $confidence : $confidence * self::SILENCE_FRAMED, 3);
     }
 
+    /**
+     * Pulses of the right widths are hardly anything else, even where no frame of them can be told from the next.
+     *
+     * @param  int  $frames  Sound or not.
+     * @param  float  $share  Of them that are sound.
+     */
+    public static function ofPulses(int $frames, float $share): float
+    {
+        return round((1 - self::DOUBT['unchecked'] ** $frames) * (Decoding::RECOGNISED + (1 - Decoding::RECOGNISED) * $share), 3);
+    }
+
     public function frames(string $frames, int $size, int $offset, array $times): void
     {
         $this->frames += intdiv(strlen($frames), $size);

@@ -40,7 +40,7 @@ final class Recording
     /** @return \Generator<int, string> */
     private static function binary(StandIn $standIn): \Generator
     {
-        foreach ($standIn->bytes() as [, $bytes]) {
+        foreach ($standIn->received() as [, $bytes]) {
             yield $bytes;
         }
     }
@@ -48,7 +48,7 @@ final class Recording
     /** @return \Generator<int, string> */
     private static function hex(StandIn $standIn): \Generator
     {
-        foreach ($standIn->bytes() as [$us, $bytes]) {
+        foreach ($standIn->received() as [$us, $bytes]) {
             yield sprintf("%.3F ms: %s\n", $us / 1000, implode(' ', str_split(bin2hex($bytes), 2)));
         }
     }

@@ -10,6 +10,7 @@ use Linguator\Core\Format\Frame;
 use Linguator\Core\Line\Edges;
 use Linguator\Core\Line\LineSetting;
 use Linguator\Core\Line\PulseWriter;
+use Linguator\Core\Line\UartReader;
 use Linguator\Core\Line\UartWriter;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -61,6 +62,28 @@ final readonly class StandIn
                 $bytes[$at] = chr(ord($bytes[$at]) ^ 1 << $chance->getInt(0, 7));
             }
             yield [$us, $bytes];
+        }
+    }
+
+    /**
+     * What a serial adapter set to the format's own line makes of it: the same bytes, unless the line runs upside down or at another baud.
+     *
+     * @return \Generator<int, array{float, string}>
+     */
+    public function received(): \Generator
+    {
+        $card = $this->options->card ?? throw new \LogicException('Pulses have no bytes.');
+        if (! $this->options->isInverted && abs($this->options->baud - $card->baud) < 1) {
+            yield from $this->bytes();
+
+            return;
+        }
+        $reader = new UartReader(LineSetting::of($card));
+        foreach ($this->edges() as $edges) {
+            [$bytes, $times] = $reader->push($edges);
+            if ($bytes !== '') {
+                yield [$times[0], $bytes];
+            }
         }
     }
 

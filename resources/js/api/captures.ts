@@ -21,6 +21,7 @@ export interface CaptureOptions {
   kind?: string
   as?: string
   line?: string
+  max_rate?: number
 }
 
 /** Some frames of a capture, with the lowest and highest value of each channel, µs. */

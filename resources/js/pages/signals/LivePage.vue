@@ -93,17 +93,13 @@ async function listenToSerial(): Promise<void> {
 async function readSerial(from: SerialLike): Promise<void> {
   const reader = from.readable?.getReader()
   let held: number[] = []
-  let good = 0
   let isAsking = false
   const timer = window.setInterval(() => {
     if (isAsking || held.length === 0) return
     isAsking = true
     const hex = held.map((byte) => byte.toString(16).padStart(2, '0')).join('')
     postJson<LiveSeen>('/live/bytes', { hex, format: format.value === '' ? (seen.value?.card ?? '') : format.value })
-      .then((now) => {
-        good += 1
-        show({ ...now, good: Math.max(good, now.good) })
-      })
+      .then(show)
       .catch((error: unknown) => (problem.value = sentenceOf(error)))
       .finally(() => (isAsking = false))
   }, TELL_MS)
@@ -185,14 +181,16 @@ const up = computed(() => Object.entries(seen.value?.flags ?? {}).filter(([name,
     <section v-if="sentence" aria-label="What comes in">
       <p class="sentence" role="status">{{ sentence }}</p>
       <p v-if="seen?.format" class="figures">
-        <span
-          ><b class="value">{{ figure(rate, 0) }}</b> frames/s</span
+        <template v-if="state !== 'serial'"
+          ><span
+            ><b class="value">{{ figure(rate, 0) }}</b> frames/s</span
+          >
+          <span
+            ><b class="value">{{ seen.good }}</b> sound</span
+          ></template
         >
         <span
-          ><b class="value">{{ seen.good }}</b> sound</span
-        >
-        <span
-          ><b class="value">{{ seen.bad }}</b> bad</span
+          ><b class="value">{{ seen.bad }}</b> bad{{ state === 'serial' ? ' in the last stretch' : '' }}</span
         >
         <span v-for="[name] in up" :key="name" class="flag">▲ {{ name === 'failsafe' ? 'failsafe' : 'frame lost' }}</span>
       </p>

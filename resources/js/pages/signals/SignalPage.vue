@@ -25,7 +25,9 @@ const { data: desk, error: deskError } = useQuery(deskQuery)
 
 const id = computed(() => (typeof route.params.id === 'string' && route.params.id !== '' ? Number(route.params.id) : null))
 const text = (key: string) => (typeof route.query[key] === 'string' && route.query[key] !== '' ? { [key]: route.query[key] } : {})
-const options = computed<CaptureOptions>(() => ({ ...text('kind'), ...text('as'), ...text('line') }))
+const options = computed<CaptureOptions>(() => ({ ...text('kind'), ...text('as'), ...text('line'), ...rate.value }))
+/** Most frames a second that the reader takes, if somebody has told. */
+const rate = computed(() => (Number(route.query.max_rate) > 0 ? { max_rate: Number(route.query.max_rate) } : {}))
 const token = `${Math.random().toString(36).slice(2)}${Date.now()}`
 
 const reading = useQuery(computed(() => ({ ...readingQuery(id.value ?? 0, options.value, token), enabled: id.value !== null })))
@@ -61,7 +63,7 @@ const others = computed(() => (desk.value?.captures ?? []).filter((one) => one.i
 const worth = computed(() => (answer.value === null ? '' : `${Math.round(answer.value.confidence * 100)} % sure`))
 const drawn = computed(() => answer.value !== null && (answer.value.frames.good > 0 || answer.value.wires.length > 0))
 
-function told(key: 'as' | 'line', value: string): void {
+function told(key: 'as' | 'line' | 'max_rate', value: string): void {
   void router.replace({ query: { ...route.query, [key]: value === '' ? undefined : value } })
 }
 
@@ -127,6 +129,19 @@ const date = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeri
             <select class="field" :value="options.line ?? answer.wire" @change="told('line', ($event.target as HTMLSelectElement).value)">
               <option v-for="wire in answer.wires" :key="wire" :value="wire">{{ wire }}</option>
             </select></label
+          >
+          <label v-if="answer.period_ms"
+            >reader takes up to
+            <input
+              class="field value rate"
+              type="number"
+              min="1"
+              :value="options.max_rate ?? ''"
+              placeholder="?"
+              aria-label="Most frames a second that the reader takes"
+              @change="told('max_rate', ($event.target as HTMLInputElement).value)"
+            />
+            Hz</label
           >
           <label
             >read as
@@ -207,6 +222,9 @@ const date = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeri
 }
 .sure label:first-of-type {
   margin-left: auto;
+}
+.rate {
+  width: 5.2rem;
 }
 .next {
   margin-top: 0.5rem;

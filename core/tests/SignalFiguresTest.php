@@ -1,0 +1,254 @@
+<?php
+
+declare(strict_types=1);
+
+use Linguator\Core\Capture\CsvEdges;
+use Linguator\Core\Capture\CsvLayout;
+use Linguator\Core\Capture\Damage;
+use Linguator\Core\Capture\EdgeText;
+use Linguator\Core\Capture\Lines;
+use Linguator\Core\Capture\Source;
+use Linguator\Core\Capture\VcdReader;
+use Linguator\Core\Capture\WavReader;
+use Linguator\Core\Capture\WavWriter;
+use Linguator\Core\Format\ChannelBits;
+use Linguator\Core\Format\FormatCard;
+use Linguator\Core\Format\FrameAnatomy;
+use Linguator\Core\Format\FrameLayout;
+use Linguator\Core\Line\Edges;
+use Linguator\Core\Signal\ChannelTally;
+use Linguator\Core\Signal\Live;
+use Linguator\Core\Signal\PeriodTally;
+use Linguator\Core\Signal\QuietestSecond;
+use Linguator\Core\Tests\Frames;
+
+/** @return list<float> Times of changes: short and long stays mixed. */
+function changes(int $count): array
+{
+    $us = 1000.0;
+    $times = [];
+    for ($k = 0; $k < $count; $k++) {
+        $times[] = $us += round(mt_rand(200, mt_rand(0, 9) === 0 ? 9_000_000 : 300_000) / 1000, 3);
+    }
+
+    return $times;
+}
+
+/** @param  iterable<Edges>  $edges */
+function flat(iterable $edges): array
+{
+    $all = [];
+    foreach ($edges as $some) {
+        foreach ($some->times as $k => $us) {
+            $all[] = [round($us, 3), $some->level ^ $k & 1];
+        }
+    }
+
+    return $all;
+}
+
+it('takes lowest, highest, mean and last of channels as plain arithmetic does, in any blocks', function () {
+    mt_srand(31);
+    for ($turn = 0; $turn < 20; $turn++) {
+        $tally = new ChannelTally(992, 0.625);
+        $all = [];
+        for ($block = 0; $block < 12; $block++) {
+            $frames = mt_rand(1, 400);
+            $columns = [];
+            for ($k = 0; $k < $frames; $k++) {
+                // The second channel comes in every other frame only.
+                $columns[1][$k] = $all[1][] = mt_rand(0, 2047);
+                if ($k % 2 === 0) {
+                    $columns[2][$k] = $all[2][] = mt_rand(900, 1100);
+                }
+            }
+            $tally->add($columns, $frames, []);
+        }
+        foreach ($tally->toArray() as $figures) {
+            $counts = $all[$figures['channel']];
+            expect($figures['min_us'])->toEqualWithDelta(1500 + (min($counts) - 992) * 0.625, 1e-6)
+                ->and($figures['max_us'])->toEqualWithDelta(1500 + (max($counts) - 992) * 0.625, 1e-6)
+                ->and($figures['mean_us'])->toEqualWithDelta(1500 + (array_sum($counts) / count($counts) - 992) * 0.625, 1e-6)
+                ->and($figures['last_us'])->toEqualWithDelta(1500 + (end($counts) - 992) * 0.625, 1e-6)
+                ->and($figures['noise_us'])->toBeNull();
+        }
+        $spans = $tally->timeline->spans();
+        expect(count($spans))->toBeLessThanOrEqual(601)
+            ->and(min(array_map(fn (array $span): int => $span['low'][1], $spans)))->toBe(min($all[1]))
+            ->and(max(array_map(fn (array $span): int => $span['high'][1], $spans)))->toBe(max($all[1]));
+    }
+});
+
+it('keeps a drawing of bounded size however long the capture is', function () {
+    $tally = new ChannelTally(0, 1);
+    for ($k = 0; $k < 300_000; $k++) {
+        $tally->addOne([1 => $k], 1000.0 * $k);
+    }
+    $tally->toArray();
+    $spans = $tally->timeline->spans();
+    expect(count($spans))->toBeLessThanOrEqual(601)->toBeGreaterThan(250)
+        ->and($spans[0]['low'][1])->toBe(0)->and(end($spans)['high'][1])->toBe(299_999);
+    foreach ($spans as $k => $span) {
+        expect($span['low'][1])->toBe($span['frame'])->and($span['us'])->toBe(1000.0 * $span['frame']);
+    }
+});
+
+it('finds the quietest second as trying every second does', function () {
+    mt_srand(32);
+    for ($turn = 0; $turn < 15; $turn++) {
+        [$second, $rows, $us] = [new QuietestSecond, [], 0.0];
+        for ($k = 0; $k < 400; $k++) {
+            $us += mt_rand(2000, 20_000);
+            $rows[] = [$us, mt_rand(-mt_rand(1, 50), 50)];
+            $second->add(...end($rows));
+        }
+        $least = INF;
+        foreach ($rows as [$end]) {
+            $inside = array_column(array_filter($rows, fn (array $row): bool => $row[0] > $end - 1e6 && $row[0] <= $end), 1);
+            if ($end - $rows[0][0] >= 1e6) {
+                $mean = array_sum($inside) / count($inside);
+                $least = min($least, array_sum(array_map(fn (int $value): float => ($value - $mean) ** 2, $inside)) / count($inside));
+            }
+        }
+        expect($second->sigma())->toEqualWithDelta(sqrt($least), 1e-9);
+    }
+});
+
+it('tells mean, spread and late frames of periods as plain arithmetic does', function () {
+    mt_srand(33);
+    [$tally, $periods, $us] = [new PeriodTally, [], 0.0];
+    $tally->add($us);
+    for ($k = 0; $k < 2000; $k++) {
+        $periods[] = mt_rand(0, 40) === 0 ? 14_000.0 * mt_rand(2, 4) : (float) mt_rand(13_900, 14_100);
+        $tally->add($us += end($periods));
+    }
+    $answer = $tally->toArray();
+    $mean = array_sum($periods) / 2000;
+    $late = count(array_filter($periods, fn (float $period): bool => $period > 21_000));
+    expect($answer['mean'])->toEqualWithDelta($mean / 1000, 1e-5)
+        ->and($answer['min'])->toEqualWithDelta(min($periods) / 1000, 1e-9)->and($answer['max'])->toEqualWithDelta(max($periods) / 1000, 1e-9)
+        ->and($answer['sd'])->toEqualWithDelta(sqrt(array_sum(array_map(fn (float $period): float => ($period - $mean) ** 2, $periods)) / 2000) / 1000, 1e-4)
+        ->and($answer['late_share'])->toEqualWithDelta($late / 2000, 1e-9);
+});
+
+it('packs and unpacks channels of any width, from either end', function (string $first) {
+    mt_srand(34);
+    foreach (range(8, 16) as $bits) {
+        foreach ([1, 3, 7, 16, 31] as $channels) {
+            $card = FormatCard::of(Frames::ownCard(['stuffing' => ['escape' => 16, 'xor' => 32], 'channels' => ['min' => $channels, 'max' => $channels], 'scale' => ['centre' => 1, 'us' => 1, 'max' => 255], 'parts' => [['const' => '02'], ['channels' => 'packed', 'bits' => $bits, 'first' => $first], ['const' => '03']]]), new Linguator\Core\Document\Schemas);
+            $packer = new ChannelBits($card->channelPart());
+            $counts = array_combine(range(1, $channels), array_map(fn (): int => mt_rand(0, (1 << $bits) - 1), range(1, $channels)));
+            $bytes = $packer->pack($counts);
+            expect(strlen($bytes))->toBe($packer->size($channels))->and($packer->unpack($bytes, $channels))->toBe($counts);
+            // The bits themselves, one after the other.
+            $all = implode('', array_map(fn (string $byte): string => $first === 'msb' ? sprintf('%08b', ord($byte)) : strrev(sprintf('%08b', ord($byte))), str_split($bytes)));
+            $channel = substr($all, ($channels - 1) * $bits, $bits);
+            expect(bindec($first === 'msb' ? $channel : strrev($channel)))->toBe($counts[$channels]);
+        }
+    }
+})->with(['lsb', 'msb']);
+
+it('names every byte of every frame once', function (FormatCard $card) {
+    mt_srand(35);
+    $anatomy = new FrameAnatomy($card);
+    $plain = new Linguator\Core\Format\Encoder($card);
+    for ($k = 0; $k < 20; $k++) {
+        $frame = $plain->plain(Frames::any($card));
+        $fields = $anatomy->fields($frame);
+        expect(implode('', array_column($fields, 'hex')))->toBe(bin2hex($frame))
+            ->and(array_filter($fields, fn (array $field): bool => ! $field['sound'] || $field['name'] === '' || $field['says'] === ''))->toBe([])
+            ->and(array_column($anatomy->channels($frame), 'raw', 'channel'))->toBe((new FrameLayout($card))->counts($frame));
+        $broken = substr_replace($frame, chr(ord($frame[strlen($frame) - 1]) ^ 0x55), -1);
+        if ((new FrameLayout($card))->isChecked) {
+            expect(array_column($anatomy->fields($broken), 'sound'))->toContain(false);
+        }
+    }
+})->with(fn () => Frames::cards());
+
+it('reads the changes it has written, as a table and as a dump, whatever way the rows stand', function () {
+    mt_srand(36);
+    $times = changes(9000);
+    $edges = [new Edges(1, $times)];
+    $expected = flat($edges);
+    $csv = implode('', iterator_to_array(EdgeText::csv(0, $edges), false));
+    $vcd = implode('', iterator_to_array(EdgeText::vcd(0, $edges), false));
+    $table = function (string $text): array {
+        $source = Source::ofText($text);
+        $damage = new Damage;
+        $read = flat((new CsvEdges($source, CsvLayout::of($source->head(65_536)), $damage))->edges(0));
+        expect($damage->count)->toBe(0);
+
+        return $read;
+    };
+    $dump = function (string $text): array {
+        $damage = new Damage;
+        $read = flat((new VcdReader(Source::ofText($text), $damage))->edges(0));
+        expect($damage->count)->toBe(0);
+
+        return $read;
+    };
+    expect($table($csv))->toBe($expected)
+        ->and($table(str_replace("\n", "\r\n", $csv)))->toBe($expected)
+        // Every row said twice: samples, not changes.
+        ->and($table((string) preg_replace('/^(\d.*)$/m', "\$1\n\$1", $csv)))->toBe($expected)
+        ->and($dump($vcd))->toBe($expected)
+        ->and($dump((string) preg_replace('/\n([01]!)/', ' $1', $vcd)))->toBe($expected)
+        ->and($dump((string) preg_replace('/^(#\d+)$/m', "\$1\nb1010 %\nxq", $vcd)))->toBe($expected);
+});
+
+it('finds the changes of a recording again to within two microseconds', function () {
+    mt_srand(37);
+    $us = 500.0;
+    $times = [];
+    for ($k = 0; $k < 600; $k++) {
+        $times[] = $us += mt_rand(300_000, 2_000_000) / 1000;
+    }
+    $wav = implode('', iterator_to_array(WavWriter::write(0, [new Edges(1, $times)], $us + 3000), false));
+    $found = array_column(flat((new WavReader(Source::ofText($wav)))->edges(0)), 0);
+    expect($found)->toHaveCount(600);
+    foreach ($found as $k => $at) {
+        // A sample stands for its whole time: all changes come half a sample early alike, which no duration sees.
+        expect(abs($at + 0.5e6 / WavWriter::RATE - $times[$k]))->toBeLessThan(2.0);
+    }
+});
+
+it('cuts text at line ends, whatever the chunks, and no line grows without end', function () {
+    $text = "\xEF\xBB\xBFone\r\ntwo\nthree\rfour\n\nsix";
+    foreach (range(1, 9) as $size) {
+        $lines = '';
+        foreach (Lines::blocks(str_split($text, $size)) as $block) {
+            $lines .= $block;
+        }
+        expect(array_slice(explode("\n", str_replace("\n\n", "\n", $lines)), -5))->toContain('two', 'four', 'six');
+    }
+    $longest = 0;
+    foreach (Lines::blocks((function () {
+        for ($k = 0; $k < 200; $k++) {
+            yield str_repeat('x', 10_000);
+        }
+    })()) as $block) {
+        $longest = max($longest, strlen($block));
+    }
+    expect($longest)->toBeLessThan(100_000);
+});
+
+it('shows live what a decoding of the same bytes says, in pieces of any size', function (string $id) {
+    mt_srand(38);
+    $card = Linguator\Core\Format\FormatCards::get($id);
+    $frames = Frames::stream($card, 120);
+    $live = new Live(Linguator\Core\Format\FormatCards::all());
+    $bytes = implode('', $frames);
+    for ($at = 0; $at < strlen($bytes); $at += $size) {
+        $size = mt_rand(1, 90);
+        $live->push(substr($bytes, $at, $size));
+    }
+    $live->finish();
+    $seen = $live->snapshot();
+    $last = [];
+    foreach ($frames as $wire) {
+        $last = (new Linguator\Core\Format\FrameReader($card))->read($wire)->counts + $last;
+    }
+    ksort($last);
+    expect($seen['card'])->toBe($id)->and($seen['good'])->toBe(120)->and($seen['bad'])->toBe(0)
+        ->and(array_column($seen['channels'], 'us', 'channel'))->toEqualWithDelta(array_map($card->scale->us(...), $last), 1e-6);
+})->with(['s100i', 's420c', 's115u', 's115t', 's115t-10', 's115f']);
