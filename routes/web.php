@@ -87,6 +87,7 @@ Route::prefix('api/v1')->group(function (): void {
     Route::prefix('captures/{capture}')->where(['capture' => '[0-9]{1,18}'])->group(function (): void {
         Route::get('', [CaptureController::class, 'show']);
         Route::delete('', [CaptureController::class, 'destroy']);
+        Route::post('restore', [CaptureController::class, 'restore']);
         Route::post('decode', [CaptureReadController::class, 'decode']);
         Route::post('frame', [CaptureReadController::class, 'frame']);
         Route::post('window', [CaptureReadController::class, 'window']);

@@ -22,6 +22,7 @@ final readonly class KeepCapture
     public function __invoke(string $name, mixed $from): Capture
     {
         File::ensureDirectoryExists(config()->string('linguator.captures'));
+        $this->clearAway();
         $waiting = config()->string('linguator.captures').'/.'.bin2hex(random_bytes(8));
         try {
             $size = $this->write($from, $waiting);
@@ -34,7 +35,6 @@ final readonly class KeepCapture
                     'name' => Excerpt::text(basename(str_replace('\\', '/', $name))) ?: 'capture',
                     'size' => $size,
                     'sha256' => (string) hash_file('sha256', $waiting),
-                    'options' => '{}',
                     'at' => now()->format('Y-m-d\TH:i:s\Z'),
                 ]);
                 File::move($waiting, $capture->path());
@@ -43,6 +43,15 @@ final readonly class KeepCapture
             });
         } finally {
             File::delete($waiting);
+        }
+    }
+
+    /** What has been off the desk for a day is not missed any more. */
+    private function clearAway(): void
+    {
+        foreach (Capture::query()->where('gone_at', '<', now()->subDay()->format('Y-m-d\TH:i:s\Z'))->get() as $capture) {
+            $capture->delete();
+            File::delete($capture->path());
         }
     }
 

@@ -15,6 +15,7 @@ use Linguator\Core\Document\DocumentError;
  * @property int $size Bytes.
  * @property string $sha256
  * @property string $at
+ * @property string|null $gone_at When it was taken off the desk.
  */
 final class Capture extends Model
 {
@@ -28,9 +29,16 @@ final class Capture extends Model
         return ['id' => $this->id, 'name' => $this->name, 'size' => $this->size, 'at' => $this->at];
     }
 
+    /** @return list<self> What lies on the desk, newest first. */
+    public static function desk(): array
+    {
+        return array_values(self::query()->get()->whereNull('gone_at')->sortByDesc('id')->all());
+    }
+
+    /** Number and content: after a restore no file can pass for another one that had the same number. */
     public function path(): string
     {
-        return config()->string('linguator.captures').'/'.$this->id;
+        return config()->string('linguator.captures')."/$this->id-".substr($this->sha256, 0, 16);
     }
 
     /**

@@ -29,7 +29,7 @@ function sent(string $kind, array $options): string
 }
 
 /** @return list<string> */
-function codes(stdClass $answer): array
+function codesOf(stdClass $answer): array
 {
     return array_column($answer->findings, 'code');
 }
@@ -62,7 +62,7 @@ it('finds every format again, whatever it is captured as', function (string $for
         ->and($answer->confidence)->toBeGreaterThanOrEqual(0.9)
         ->and($answer->frames->bad)->toBe(0)
         ->and($answer->frames->good)->toBeGreaterThan(20)
-        ->and(array_diff(codes($answer), ['values_out_of_range']))->toBe([]);
+        ->and(array_diff(codesOf($answer), ['values_out_of_range']))->toBe([]);
 })->with(['s100i', 's420c', 's115u', 's115t', 's115t-10', 's115e', 's115f'])->with(['hex', 'bin', 'csv', 'vcd']);
 
 it('reads pulses from tables, dumps and recordings, either way up', function (string $format, string $kind, bool $isInverted) {
@@ -76,7 +76,7 @@ it('reads pulses from tables, dumps and recordings, either way up', function (st
 it('says in plain words what is wrong on the wire', function (array $sent, string $kind, array $options, string $code, string $words) {
     $answer = decoded(sent($kind, $sent), $options);
     $finding = array_values(array_filter($answer->findings, fn (stdClass $one): bool => $one->code === $code))[0] ?? null;
-    expect($finding)->not->toBeNull('found '.implode(', ', codes($answer)))
+    expect($finding)->not->toBeNull('found '.implode(', ', codesOf($answer)))
         ->and($finding->message.' '.($finding->found ?? ''))->toContain($words)
         ->and($finding->change)->not->toBeEmpty();
 })->with([
@@ -95,7 +95,7 @@ it('says in plain words what is wrong on the wire', function (array $sent, strin
 it('reads a line that runs up to two in a hundred beside its baud', function (float $factor) {
     $answer = decoded(sent('csv', ['format' => 's420c', 'baud' => 420000 * $factor]));
     expect($answer->format)->toBe('s420c')->and($answer->frames->bad)->toBe(0)->and($answer->line->baud)->toBe(420000)
-        ->and(codes($answer))->not->toContain('wrong_baud');
+        ->and(codesOf($answer))->not->toContain('wrong_baud');
 })->with([0.98, 0.99, 1.01, 1.02]);
 
 it('names the format though the parity is another or none at all', function (string $parity, int $stopBits) {
@@ -108,7 +108,7 @@ it('names the format though the parity is another or none at all', function (str
         }
     })();
     $answer = decoded(implode('', iterator_to_array(Linguator\Core\Capture\EdgeText::csv(0, $edges), false)));
-    expect($answer->format)->toBe('s100i')->and($answer->frames->good)->toBe(60)->and(codes($answer))->toContain('parity_mismatch');
+    expect($answer->format)->toBe('s100i')->and($answer->frames->good)->toBe(60)->and(codesOf($answer))->toContain('parity_mismatch');
 })->with([['odd', 2], ['none', 2], ['none', 1]]);
 
 it('skips frames of other types, counts them, and reads the link statistics', function () {
@@ -161,7 +161,7 @@ it('keeps what is sound before and after a damaged stretch, and says where it is
     $answer = decoded($damage(sent($kind, ['format' => 's115u'])));
     expect($answer->format)->toBe('s115u')
         ->and($answer->frames->good)->toBeGreaterThanOrEqual($whole->frames->good - 2)
-        ->and(codes($answer))->toContain('capture_damaged')
+        ->and(codesOf($answer))->toContain('capture_damaged')
         ->and(json_encode($answer->damage->places[0]))->toContain($where);
 })->with([
     'a row of another table' => ['csv', fn (string $text): string => substr_replace($text, "some,words;here\n", (int) strpos($text, "\n", 20000) + 1, 0), '"line":'],
@@ -172,7 +172,7 @@ it('keeps what is sound before and after a damaged stretch, and says where it is
 
 it('does not recognise what is none of its formats, and says what it saw', function (string $capture, array $seen) {
     $answer = decoded($capture);
-    expect($answer->format)->toBeNull()->and($answer->confidence)->toBeLessThan(0.6)->and(codes($answer))->toContain('not_recognised');
+    expect($answer->format)->toBeNull()->and($answer->confidence)->toBeLessThan(0.6)->and(codesOf($answer))->toContain('not_recognised');
     foreach ($seen as $key => $value) {
         expect($answer->line_facts->{$key})->toBe($value);
     }
@@ -238,7 +238,7 @@ it('reads a log of values, and says nothing of a format', function () {
     expect($answer)->format->toBeNull()->confidence->toEqual(1.0)
         ->and($answer->channels[0])->min_us->toBe(1400.5)->max_us->toEqual(1600.0)
         ->and($answer->period_ms->mean)->toEqual(20.0)
-        ->and(codes($answer))->toBe(['capture_damaged']);
+        ->and(codesOf($answer))->toBe(['capture_damaged']);
 });
 
 it('tells the noise of the quietest second', function () {

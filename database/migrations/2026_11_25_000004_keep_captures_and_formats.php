@@ -23,8 +23,9 @@ return new class extends Migration
             $table->string('name', 200);
             $table->unsignedBigInteger('size');
             $table->string('sha256', 64);
-            $table->text('options');
             $table->string('at', 20);
+            // Taken off the desk: kept for a day, in case it was a slip.
+            $table->string('gone_at', 20)->nullable();
         });
     }
 

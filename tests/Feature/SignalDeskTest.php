@@ -48,12 +48,19 @@ it('says what is missing or too large in an upload', function () {
     expect(Capture::query()->count())->toBe(0);
 });
 
-it('keeps a capture under no name of the user, and takes it off the desk whole', function () {
+it('keeps a capture under no name of the user, and has it off the desk for a day before it is gone', function () {
     $id = $this->postJson('/api/v1/captures', ['text' => '0f 00', 'name' => '../../evil<b>.hex'])->assertStatus(201)->assertJsonPath('name', 'evil<b>.hex')->json('id');
     $path = Capture::query()->findOrFail($id)->path();
-    expect(file_get_contents($path))->toBe('0f 00')->and(basename($path))->toBe((string) $id);
+    expect(file_get_contents($path))->toBe('0f 00')->and(basename($path))->toMatch("/^$id-[0-9a-f]{16}$/");
     $this->deleteJson("/api/v1/captures/$id")->assertOk();
-    expect(is_file($path))->toBeFalse()->and(Capture::query()->count())->toBe(0);
+    $this->getJson('/api/v1/captures')->assertOk()->assertJsonPath('captures', []);
+    $this->postJson("/api/v1/captures/$id/restore")->assertOk()->assertJsonPath('id', $id);
+    $this->getJson('/api/v1/captures')->assertOk()->assertJsonCount(1, 'captures');
+    $this->deleteJson("/api/v1/captures/$id")->assertOk();
+    $this->travel(2)->days();
+    $other = $this->postJson('/api/v1/captures', ['text' => '0f 01'])->assertStatus(201)->json('id');
+    expect(is_file($path))->toBeFalse()->and(Capture::query()->pluck('id')->all())->toBe([$other]);
+    $this->postJson('/api/v1/captures', ['stand_in' => ['format' => 's420c', 'seconds' => 3600, 'period_ms' => 2], 'kind' => 'vcd'])->assertStatus(422)->assertJsonPath('error.code', 'too_large');
 });
 
 it('shows one frame with every byte named, and its stretch of the wire', function () {

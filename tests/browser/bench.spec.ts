@@ -15,6 +15,11 @@ const SCREENS = [
   ['failsafe', '/rigs/oystercatcher/failsafe'],
   ['check-out', '/rigs/dunlin/check-out'],
   ['handset', '/rigs/dunlin/handset'],
+  ['signal desk', '/signals'],
+  ['a capture', '/signals/1'],
+  ['two captures', '/signals/compare?a=3&b=3&line_a=before&line_b=after'],
+  ['live', '/signals/live'],
+  ['formats', '/signals/formats'],
   ['logbook', '/logbook'],
   ['as it was', '/rigs/avocet/at/3'],
   ['timing', '/rigs/mudlark/timing'],
@@ -26,7 +31,7 @@ const SCREENS = [
 for (const scheme of ['light', 'dark'] as const) {
   test(`every screen can be read by everybody, ${scheme}`, async ({ page }) => {
     await page.emulateMedia({ colorScheme: scheme })
-    test.setTimeout(120_000)
+    test.setTimeout(150_000)
     for (const [, address] of SCREENS) {
       await page.goto(address)
       await page.waitForLoadState('networkidle')
@@ -36,6 +41,7 @@ for (const scheme of ['light', 'dark'] as const) {
 }
 
 test('no screen scrolls sideways on a phone', async ({ page }) => {
+  test.setTimeout(90_000)
   await page.setViewportSize({ width: 390, height: 844 })
   for (const [, address] of SCREENS) {
     await page.goto(address)

@@ -7,7 +7,7 @@ import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, test } from '
 const sample = (name: string) => `demo/captures/${name}`
 
 test('a capture is dropped, its finding read, and it is used for a rig', async ({ page }) => {
-  const address = await copyOf(page, 'avocet', 'Whimbrel')
+  const address = await copyOf(page, 'avocet', 'Phalarope')
   await page.goto('/')
   await page.getByRole('link', { name: 'Signal desk' }).click()
   const text = readFileSync(sample('dunlin-wrong-way-up.vcd'), 'utf8')
@@ -29,7 +29,7 @@ test('a capture is dropped, its finding read, and it is used for a rig', async (
   await page.getByLabel('A capture file').setInputFiles(sample('avocet-sticks.csv'))
   await expect(page.getByRole('heading', { name: /This is a log of values: 286 rows of 8 channels/ })).toBeVisible()
   const use = page.getByRole('region', { name: 'Use it for a rig' })
-  await use.getByLabel('Rig').selectOption({ label: 'Whimbrel' })
+  await use.getByLabel('Rig').selectOption({ label: 'Phalarope' })
   await expect(use.getByText('1085 / 1548.5 / 2012')).toBeVisible()
   await use.getByRole('button', { name: 'Take them over' }).click()
   await expect(page.getByText('Readings taken over.')).toBeVisible()

@@ -12,7 +12,6 @@ use App\Models\Capture;
 use App\Models\Format;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\File;
 use Linguator\Core\Capture\CaptureKind;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Schemas;
@@ -29,7 +28,7 @@ final readonly class CaptureController
     public function index(Schemas $schemas): JsonResponse
     {
         return Answer::json([
-            'captures' => array_map(static fn (Capture $capture): array => $capture->listed(), array_slice(array_values(Capture::query()->get()->sortByDesc('id')->all()), 0, self::LISTED)),
+            'captures' => array_map(static fn (Capture $capture): array => $capture->listed(), array_slice(Capture::desk(), 0, self::LISTED)),
             'samples' => array_map(static fn (string $file): string => basename($file), self::samples()),
             'formats' => array_map(static fn (FormatCard $card): array => ['id' => $card->id, 'name' => $card->name, 'channels' => $card->mostChannels, 'own' => FormatCards::get($card->id) === null], [...FormatCards::all(), ...Format::own($schemas)]),
             'most_bytes' => CaptureUpload::MAX_BYTES,
@@ -60,10 +59,17 @@ final readonly class CaptureController
 
     public function destroy(Capture $capture): JsonResponse
     {
-        $capture->delete();
-        File::delete($capture->path());
+        $capture->update(['gone_at' => now()->format('Y-m-d\TH:i:s\Z')]);
 
-        return Answer::json(['deleted' => $capture->id]);
+        return Answer::json(['gone' => $capture->id]);
+    }
+
+    /** Back on the desk, if it was a slip. */
+    public function restore(Capture $capture): JsonResponse
+    {
+        $capture->update(['gone_at' => null]);
+
+        return Answer::json($capture->listed());
     }
 
     private function sample(string $name, KeepCapture $keep): Capture
@@ -101,8 +107,12 @@ final readonly class CaptureController
     {
         $stream = fopen('php://temp', 'w+b');
         assert($stream !== false);
+        $size = 0;
         foreach ($chunks as $chunk) {
-            fwrite($stream, $chunk);
+            $size += (int) fwrite($stream, $chunk);
+            if ($size > CaptureUpload::MAX_BYTES) {
+                throw DocumentError::at('stand_in.seconds', 'So long a capture is larger than the '.(CaptureUpload::MAX_BYTES >> 20).' MB that are taken; expected fewer seconds. The command linguator:stand-in writes files of any size.', 'too_large');
+            }
         }
         rewind($stream);
 

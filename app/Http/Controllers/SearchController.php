@@ -35,7 +35,7 @@ final readonly class SearchController
         foreach (Format::own($schemas) as $format) {
             $search->ownFormat($format);
         }
-        foreach (Capture::query()->get() as $capture) {
+        foreach (Capture::desk() as $capture) {
             $search->capture($capture->id, $capture->name);
         }
 

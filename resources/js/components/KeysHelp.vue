@@ -13,7 +13,8 @@ const keys: [string, string][] = [
   ['h', 'In a rig: its history'],
   ['p', 'In a rig: the sheet, to print'],
   ['Ctrl Z', 'In a rig: take the last change back'],
-  ['n', 'On the bench: a new rig; on the shelf: a new card'],
+  ['n', 'On the bench: a new rig; on the shelf: a new card; on the signal desk: another capture'],
+  ['← →', 'On the signal desk: the frame before, the next one; + and − closer and further, [ and ] byte by byte'],
   ['?', 'These keys'],
   ['Esc', 'Close'],
 ]

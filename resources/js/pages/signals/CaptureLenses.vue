@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { type CaptureOptions, type CaptureReading, type FrameSeen, type Span, type WaveSeen } from '@/api/captures'
 import { postJson, sentenceOf } from '@/api/http'
+import { useKeys } from '@/composables/useKeys'
 import FrameInspector from './FrameInspector.vue'
 import { lengthOf, moved, type Stretch, timeWords, zoomed } from './scale'
 import WaveDrawing from './WaveDrawing.vue'
@@ -124,6 +125,15 @@ function keyOnFrame(event: KeyboardEvent): void {
   } else return
   event.preventDefault()
 }
+
+/** From anywhere on the page: hands are busy, and a lens need not be found first. */
+useKeys((key) => {
+  if (key === 'ArrowRight' || key === 'ArrowLeft') step(key === 'ArrowRight' ? 1 : -1)
+  else if (key === '+' || key === '-') zoom(key === '+' ? 0.5 : 2)
+  else if (key === ']' || key === '[') stepByte(key === ']' ? 1 : -1)
+  else return false
+  return true
+})
 
 function keyOnByte(event: KeyboardEvent): void {
   if (event.key !== 'ArrowRight' && event.key !== 'ArrowLeft') return

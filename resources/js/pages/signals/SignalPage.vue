@@ -4,6 +4,7 @@ import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { type CaptureOptions, deskQuery, readingQuery, sizeOf } from '@/api/captures'
 import { deleteJson, getJson, postJson, sentenceOf } from '@/api/http'
+import { useKeys } from '@/composables/useKeys'
 import { useNotice } from '@/composables/useNotice'
 import FindingLine from '../rig/FindingLine.vue'
 import CaptureExport from './CaptureExport.vue'
@@ -70,14 +71,28 @@ function told(key: 'as' | 'line' | 'max_rate', value: string): void {
 async function remove(): Promise<void> {
   if (id.value === null) return
   try {
-    await deleteJson(`/captures/${id.value}`)
+    const gone = id.value
+    await deleteJson(`/captures/${gone}`)
     void client.invalidateQueries({ queryKey: deskQuery.queryKey, exact: true })
-    notice.say('The capture is off the desk.')
+    notice.say('The capture is off the desk.', {
+      label: 'Put it back',
+      run: () =>
+        void postJson(`/captures/${gone}/restore`, {}).then(async () => {
+          await client.invalidateQueries({ queryKey: deskQuery.queryKey, exact: true })
+          await router.push(`/signals/${gone}`)
+        }),
+    })
     await router.push('/signals')
   } catch (error) {
     notice.warn(sentenceOf(error))
   }
 }
+
+useKeys((key) => {
+  if (key !== 'n') return false
+  void router.push('/signals')
+  return true
+})
 
 const date = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 </script>
