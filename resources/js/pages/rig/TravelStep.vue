@@ -38,6 +38,7 @@ const problems = ref<Record<string, { message: string; path: string }>>({})
 const failed = ref('')
 const table = ref<HTMLElement | null>(null)
 let timer = 0
+let judged = 0
 
 const view = computed(() => preview.value ?? props.rig.review.travel)
 const rows = computed(() => view.value.rows)
@@ -79,6 +80,7 @@ function whole(row: TravelRowView): Record<Side, number> | null {
 }
 
 async function judge(): Promise<void> {
+  const mine = ++judged
   const asked = Object.fromEntries(
     props.rig.review.travel.rows.filter((row) => drafts[row.channel] && whole(row)).map((row) => [row.channel, whole(row)]),
   )
@@ -89,6 +91,8 @@ async function judge(): Promise<void> {
   }
   try {
     const answer = await postJson<{ travel: TravelView; problems: typeof problems.value }>(`/rigs/${props.rig.slug}/travel`, { drafts: asked })
+    // Typing is quicker than answers under load: only the newest one counts.
+    if (mine !== judged) return
     preview.value = answer.travel
     problems.value = answer.problems
     failed.value = ''
@@ -102,7 +106,9 @@ async function keep(row: TravelRowView): Promise<void> {
   const values = whole(row)
   if (!drafts[row.channel] || !values || problems.value[row.channel]) return
   if (await props.handle.post('travel/reading', { channel: row.channel, ...values })) {
-    Reflect.deleteProperty(drafts, row.channel)
+    // What was typed while the answer was on its way stays, and is kept in its turn.
+    const now = whole(row)
+    if (now === null || SIDES.every((side) => now[side] === values[side])) Reflect.deleteProperty(drafts, row.channel)
     localStorage.setItem(place.value, JSON.stringify(drafts))
     await judge()
   }
