@@ -9,9 +9,13 @@ final readonly class Encoder
 {
     private ChannelBits $bits;
 
+    /** @var array<int, Check> By position of the part. */
+    private array $checks;
+
     public function __construct(private FormatCard $card)
     {
         $this->bits = new ChannelBits($card->channelPart());
+        $this->checks = array_map(Check::of(...), array_filter($card->parts, static fn (Part $part): bool => $part->kind === 'check'));
     }
 
     /** The bytes as they go onto the wire. */
@@ -38,11 +42,9 @@ final readonly class Encoder
                 $bytes[$offsets[$k]] = chr($this->end($part, $offsets, $at) - $offsets[$k] - 1 & 0xFF);
             }
         }
-        foreach ($this->card->parts as $k => $part) {
-            if ($part->kind === 'check') {
-                $from = $part->node->int('from');
-                $bytes = substr_replace($bytes, Check::of($part)->bytes(substr($bytes, $from, max(0, $offsets[$k] - $from))), $offsets[$k], $part->checkBytes());
-            }
+        foreach ($this->checks as $k => $check) {
+            $from = $this->card->parts[$k]->node->int('from');
+            $bytes = substr_replace($bytes, $check->bytes(substr($bytes, $from, max(0, $offsets[$k] - $from))), $offsets[$k], $this->card->parts[$k]->checkBytes());
         }
 
         return $bytes;
