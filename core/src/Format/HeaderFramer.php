@@ -59,59 +59,63 @@ final class HeaderFramer implements Framer
     /** @return int How many bytes are done with. */
     private function scan(FrameSink $sink, bool $isLast): int
     {
-        $buffer = $this->buffer;
-        $layout = $this->layout;
-        $length = strlen($buffer);
         $at = 0;
-        while ($at < $length) {
-            if ($layout->isChecked || $this->base + $at === $this->expected) {
-                $count = $layout->run($buffer, $at);
-                if ($count > 0) {
-                    $at = $this->emit($at, $layout->smallest, $count, $sink);
-
-                    continue;
-                }
+        while ($at < strlen($this->buffer)) {
+            $next = $this->step($at, $isLast, $sink);
+            if ($next === null) {
+                break;
             }
-            $size = $layout->sizeAt($buffer, $at);
-            if ($size === null || $at + $size > $length) {
-                if (! $isLast) {
-                    return $at;
-                }
-                $fault = 'short';
-            } else {
-                $frame = substr($buffer, $at, $size);
-                $fault = $size === 0 ? 'header' : $layout->fault($frame);
-                if ($fault === null) {
-                    $trust = $this->base + $at === $this->expected || $layout->isChecked ? true : $this->trust($at, $size, $isLast);
-                    if ($trust === null) {
-                        return $at;
-                    }
-                    if ($trust) {
-                        $at = $this->emit($at, $size, 1, $sink);
-
-                        continue;
-                    }
-                    $fault = 'header';
-                }
-            }
-            $other = $fault === 'header' ? null : $layout->otherAt($buffer, $at);
-            if ($other !== null && $this->isInStep($at, $other[0])) {
-                $this->stretch->close($this->base + $at, $other[0], $sink);
-                $sink->other($other[1], substr($buffer, $at, $other[0]), $this->base + $at, $this->times[$at] ?? null);
-                $at += $other[0];
-                $this->expected = $this->base + $at;
-
-                continue;
-            }
-            if (! $isLast && $fault !== 'header' && $this->mayBeOther($at)) {
-                return $at;
-            }
-            $this->stretch->open($this->base + $at, $fault, $this->times[$at] ?? null);
-            $next = strpos($buffer, $layout->head, $at + 1);
-            $at = $next === false ? max($at + 1, $length - strlen($layout->head) + 1) : $next;
+            $at = $next;
         }
 
-        return min($at, $length);
+        return min($at, strlen($this->buffer));
+    }
+
+    /** @return int|null Where to go on; null: more bytes are needed to tell. */
+    private function step(int $at, bool $isLast, FrameSink $sink): ?int
+    {
+        $isExpected = $this->layout->isChecked || $this->base + $at === $this->expected;
+        $run = $isExpected ? $this->layout->run($this->buffer, $at) : 0;
+        if ($run > 0) {
+            return $this->emit($at, $this->layout->smallest, $run, $sink);
+        }
+        $size = $this->layout->sizeAt($this->buffer, $at);
+        if ($size === null || $at + $size > strlen($this->buffer)) {
+            return $isLast ? $this->lose($at, 'short', true, $sink) : null;
+        }
+        $fault = $size === 0 ? 'header' : $this->layout->fault(substr($this->buffer, $at, $size));
+        $trust = $fault !== null ? false : ($isExpected ? true : $this->trust($at, $size, $isLast));
+
+        return match (true) {
+            $fault !== null => $this->lose($at, $fault, $isLast, $sink),
+            $trust === null => null,
+            $trust => $this->emit($at, $size, 1, $sink),
+            default => $this->lose($at, 'header', $isLast, $sink),
+        };
+    }
+
+    /**
+     * No frame with channels starts here: it may be one of another type.
+     *
+     * @return int|null Where to go on; null: more bytes are needed to tell.
+     */
+    private function lose(int $at, string $fault, bool $isLast, FrameSink $sink): ?int
+    {
+        $other = $fault === 'header' ? null : $this->layout->otherAt($this->buffer, $at);
+        if ($other !== null && $this->isInStep($at, $other[0])) {
+            $this->stretch->close($this->base + $at, $other[0], $sink);
+            $sink->other($other[1], substr($this->buffer, $at, $other[0]), $this->base + $at, $this->times[$at] ?? null);
+            $this->expected = $this->base + $at + $other[0];
+
+            return $at + $other[0];
+        }
+        if (! $isLast && $fault !== 'header' && $this->mayBeOther($at)) {
+            return null;
+        }
+        $this->stretch->open($this->base + $at, $fault, $this->times[$at] ?? null);
+        $next = strpos($this->buffer, $this->layout->head, $at + 1);
+
+        return $next === false ? max($at + 1, strlen($this->buffer) - strlen($this->layout->head) + 1) : $next;
     }
 
     /** @return int Where the next frame is expected. */

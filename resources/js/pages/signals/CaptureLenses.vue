@@ -176,6 +176,9 @@ const middleWords = computed(() => `${timeWords(lengthOf(middle.value))} from ${
     >
       <p class="head">
         <b>The whole capture</b> <span class="muted">{{ timeWords(lengthOf(whole)) }}, channel {{ channel }} in µs</span>
+        <span v-if="reading.answer.flags.failsafe > 0" class="key"><i class="failsafe" aria-hidden="true"></i> failsafe</span>
+        <span v-if="reading.answer.flags.frame_lost > 0" class="key"><i class="frame-lost" aria-hidden="true"></i> frame lost</span>
+        <span v-if="reading.answer.bad_frames.length > 0" class="key"><i class="bad" aria-hidden="true"></i> bad frame</span>
         <span v-if="!reading.desk.has_times && frames > 0" class="muted small">no times in it: frames are laid out at the usual period</span>
       </p>
       <WholeDrawing
@@ -240,6 +243,24 @@ const middleWords = computed(() => `${timeWords(lengthOf(middle.value))} from ${
   align-items: center;
   gap: 0.2rem 0.8rem;
   padding: 0.35rem 0.7rem;
+}
+.key {
+  font-size: 0.85rem;
+}
+.key i {
+  display: inline-block;
+  width: 18px;
+  height: 6px;
+  background: var(--stop);
+  vertical-align: middle;
+}
+.key .frame-lost {
+  height: 3px;
+  background: var(--amber-line);
+}
+.key .bad {
+  width: 2px;
+  height: 12px;
 }
 .steps {
   margin-left: auto;

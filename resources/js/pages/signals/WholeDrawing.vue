@@ -73,7 +73,15 @@ function pick(event: MouseEvent | PointerEvent): void {
     <rect class="bracket" :x="bracketX.from" y="0" :width="bracketX.width" height="98" />
     <line v-for="us in [1000, 1500, 2000]" :key="us" class="guide" x1="0" :x2="WIDTH" :y1="y(us)" :y2="y(us)" vector-effect="non-scaling-stroke" />
     <path class="band" :d="band" vector-effect="non-scaling-stroke" />
-    <rect v-for="(one, k) in flags" :key="`f${k}`" :class="one.flag" :x="one.from" y="88" :width="Math.max(3, one.to - one.from)" height="6" />
+    <rect
+      v-for="(one, k) in flags"
+      :key="`f${k}`"
+      :class="one.flag"
+      :x="one.from"
+      y="88"
+      :width="Math.max(3, one.to - one.from)"
+      :height="one.flag === 'failsafe' ? 6 : 3"
+    />
     <line v-for="(one, k) in bad" :key="`b${k}`" class="bad" :x1="one.at" :x2="one.at" y1="86" y2="98" vector-effect="non-scaling-stroke" />
     <line v-for="mark in marks" :key="mark" class="mark" :x1="x(mark)" :x2="x(mark)" y1="98" y2="102" vector-effect="non-scaling-stroke" />
   </svg>
