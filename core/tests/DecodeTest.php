@@ -98,6 +98,12 @@ it('reads a line that runs up to two in a hundred beside its baud', function (fl
         ->and(codesOf($answer))->not->toContain('wrong_baud');
 })->with([0.98, 0.99, 1.01, 1.02]);
 
+it('reads a line that the analyser samples only a few times a bit', function (string $format, float $stepUs) {
+    $slow = (string) preg_replace_callback('/^(\d+\.\d+)/m', fn (array $time): string => sprintf('%.2F', floor($time[1] / $stepUs) * $stepUs), sent('csv', ['format' => $format]));
+    $answer = decoded($slow);
+    expect($answer->format)->toBe($format)->and($answer->frames->bad)->toBeLessThanOrEqual(0.02 * $answer->frames->good);
+})->with([['s420c', 0.5], ['s420c', 1.0], ['s115u', 2.0], ['s100i', 2.0], ['s115f', 1.0]]);
+
 it('names the format though the parity is another or none at all', function (string $parity, int $stopBits) {
     $card = Linguator\Core\Format\FormatCards::get('s100i');
     $writer = new Linguator\Core\Line\UartWriter(new Linguator\Core\Line\LineSetting(10, $parity, $stopBits, true));

@@ -16,6 +16,9 @@ final readonly class LineFacts
     /** A stay longer than this many bits is no byte any more. */
     private const LONGEST_RUN = 10.5;
 
+    /** Up to this many times the shortest a stay is one bit. */
+    private const SINGLE = 1.75;
+
     /** Of all stays this share may be shorter than a bit: glitches. */
     private const GLITCHES = 0.02;
 
@@ -95,23 +98,23 @@ final readonly class LineFacts
         if ($count < self::FEWEST_CHANGES) {
             return null;
         }
-        $bit = $stays[(int) ($count * self::GLITCHES)];
-        foreach ([1.5, self::LONGEST_RUN, self::LONGEST_RUN] as $longest) {
+        // A slow analyser sees single bits of different lengths: their mean is what one lasts.
+        $shortest = $stays[(int) ($count * self::GLITCHES)];
+        $single = array_filter($stays, static fn (float $stay): bool => $stay >= $shortest && $stay < self::SINGLE * $shortest);
+        $bit = array_sum($single) / count($single);
+        for ($pass = 0; $pass < 2; $pass++) {
             [$time, $bits] = [0.0, 0];
             foreach ($stays as $stay) {
                 $n = (int) ($stay / $bit + 0.5);
-                if ($n > 0 && $stay < $longest * $bit) {
+                if ($n > 0 && $stay < self::LONGEST_RUN * $bit) {
                     $time += $stay;
                     $bits += $n;
                 }
             }
-            if ($bits === 0) {
-                return null;
-            }
-            $bit = $time / $bits;
+            $bit = $time / max(1, $bits);
         }
 
-        return $bit;
+        return $bit > 0 ? $bit : null;
     }
 
     /** @param  list<float>  $stays  Sorted. */
