@@ -18,7 +18,7 @@ final readonly class DeskView
     {
     }
 
-    /** @return array{sentence: string, spans: list<array<string, mixed>>, has_times: bool, ends_us: float|null, frame_us: float|null, byte_us: float|null, bit_us: float|null} */
+    /** @return array{sentence: string, spans: list<array<string, mixed>>, has_times: bool, ends_us: float|null, frame_us: float|null, byte_us: float|null, bit_us: float|null, card_draft: string|null} */
     public function toArray(): array
     {
         $tally = $this->decoding->tally ?? new FrameTally(null, 0);
@@ -41,6 +41,7 @@ final readonly class DeskView
             'frame_us' => $frameUs,
             'byte_us' => $line?->byteUs(),
             'bit_us' => $line?->bitUs,
+            'card_draft' => $this->decoding->format === null && ! $this->decoding->isLog ? CardDraft::text($this->decoding) : null,
         ];
     }
 

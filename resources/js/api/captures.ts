@@ -44,6 +44,8 @@ export interface CaptureReading {
     frame_us: number | null
     byte_us: number | null
     bit_us: number | null
+    /** A format card to go on from, where the format is not known. */
+    card_draft: string | null
   }
 }
 

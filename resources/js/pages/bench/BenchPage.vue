@@ -69,7 +69,7 @@ function date(at: string): string {
 
 <template>
   <main id="main" class="page">
-    <div class="top">
+    <div class="page-top">
       <div>
         <h1>Bench</h1>
         <p class="muted">Every rig, and what it needs next. What needs you stands first.</p>
@@ -150,14 +150,6 @@ function date(at: string): string {
 </template>
 
 <style scoped>
-.top {
-  display: flex;
-  justify-content: space-between;
-  align-items: flex-end;
-  gap: 1rem;
-  flex-wrap: wrap;
-  margin-bottom: 1.1rem;
-}
 .tools {
   margin-top: 1.8rem;
 }

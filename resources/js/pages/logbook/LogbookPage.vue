@@ -45,7 +45,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 
 <template>
   <main id="main" class="page">
-    <div class="top">
+    <div class="page-top">
       <div>
         <h1>Logbook</h1>
         <p class="muted">What was done, measured and tested, on every rig. Each line opens the rig as it then was.</p>
@@ -105,13 +105,6 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 </template>
 
 <style scoped>
-.top {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  align-items: end;
-  gap: 0.5rem 2rem;
-}
 .exports a {
   margin-left: 0.6rem;
 }

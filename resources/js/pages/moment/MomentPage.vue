@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { getJson, sentenceOf } from '@/api/http'
 import type { RigMoment } from '@/api/rigs'
+import FactsTable from '@/components/FactsTable.vue'
 import ChainStrip from '@/components/ChainStrip.vue'
 import SheetBody from '@/components/SheetBody.vue'
 import StateMark, { STATE_WORDS } from '@/components/StateMark.vue'
@@ -46,15 +47,7 @@ const facts = computed(() => (selected.value === null ? [] : (moment.data.value?
           :selected="selected"
           @select="selected = selected === $event ? null : $event"
         />
-        <table v-if="facts.length > 0" class="facts">
-          <tbody>
-            <tr v-for="fact in facts" :key="fact.what">
-              <td class="muted">{{ fact.what }}</td>
-              <td class="value">{{ fact.from }}</td>
-              <td class="value">{{ fact.to }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <FactsTable v-if="facts.length > 0" :facts="facts" class="facts" />
         <div class="halves">
           <section>
             <h2>How far it had come</h2>

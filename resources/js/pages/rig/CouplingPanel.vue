@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FactsTable from '@/components/FactsTable.vue'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { RigData } from '@/api/rigs'
 import CouplingMark, { COUPLING_WORDS } from '@/components/CouplingMark.vue'
@@ -31,22 +32,7 @@ watch(() => props.position, focus)
       <a-button size="small" @click="$emit('close')">Close</a-button>
     </header>
     <div class="halves">
-      <table v-if="coupling.facts.length > 0">
-        <thead>
-          <tr>
-            <th scope="col">What must match</th>
-            <th scope="col">{{ name(coupling.from) }} gives</th>
-            <th scope="col">{{ name(coupling.to) }} takes</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="fact in coupling.facts" :key="fact.what">
-            <td class="muted">{{ fact.what }}</td>
-            <td class="value">{{ fact.from }}</td>
-            <td class="value">{{ fact.to }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <FactsTable v-if="coupling.facts.length > 0" :facts="coupling.facts" :ends="{ from: name(coupling.from), to: name(coupling.to) }" />
       <div>
         <p v-for="miss in coupling.misses" :key="miss.code" class="band stop">
           <b>{{ miss.message }}</b> {{ miss.change }} <span class="value small">{{ miss.code }}</span>

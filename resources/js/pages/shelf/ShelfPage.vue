@@ -70,7 +70,7 @@ useKeys((key, event) => {
 
 <template>
   <main id="main" class="page">
-    <div class="top">
+    <div class="page-top">
       <div>
         <h1>Shelf</h1>
         <p class="muted">Everything you own that sends, reads or moves, as a card each.</p>
@@ -134,14 +134,6 @@ useKeys((key, event) => {
 </template>
 
 <style scoped>
-.top {
-  display: flex;
-  justify-content: space-between;
-  align-items: flex-end;
-  gap: 1rem;
-  flex-wrap: wrap;
-  margin-bottom: 1rem;
-}
 .actions {
   display: flex;
   gap: 0.8rem;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { DecodeAnswer } from '@/api/generated/decode.out'
+import ChannelPick from './ChannelPick.vue'
 import TravelRuler from '@/components/TravelRuler.vue'
 import { figure } from '@/composables/numberText'
 
@@ -43,15 +44,7 @@ const words = (channel: DecodeAnswer['channels'][number]) =>
         <tbody>
           <tr v-for="channel in moving" :key="channel.channel">
             <td>
-              <button
-                type="button"
-                class="pick value"
-                :aria-pressed="channel.channel === chosen"
-                :aria-label="`Draw channel ${channel.channel}`"
-                @click="emit('choose', channel.channel)"
-              >
-                {{ channel.channel }}
-              </button>
+              <ChannelPick :channel="channel.channel" :is-chosen="channel.channel === chosen" @choose="emit('choose', $event)" />
             </td>
             <td class="value number">{{ figure(channel.min_us, 1) }}</td>
             <td class="value number">{{ figure(channel.mean_us, 1) }}</td>
@@ -67,19 +60,11 @@ const words = (channel: DecodeAnswer['channels'][number]) =>
     </div>
     <ul v-if="still.length > 0" class="plain-list still" aria-label="Channels that stand still">
       <li v-for="channel in still" :key="channel.channel">
-        <button
-          type="button"
-          class="pick value"
-          :aria-pressed="channel.channel === chosen"
-          :aria-label="`Draw channel ${channel.channel}`"
-          @click="emit('choose', channel.channel)"
-        >
-          {{ channel.channel }}
-        </button>
+        <ChannelPick :channel="channel.channel" :is-chosen="channel.channel === chosen" @choose="emit('choose', $event)" />
         <span class="muted small">still at</span> <b class="value">{{ figure(channel.last_us, 1) }}</b> <span class="muted small">µs</span>
       </li>
       <li v-for="channel in answer.digital" :key="`d${channel.channel}`" :title="`on in ${channel.on} frames, off in ${channel.off}`">
-        <span class="pick value flat">{{ channel.channel }}</span> <span class="muted small">digital, {{ share(channel) }}</span>
+        <span class="digital value">{{ channel.channel }}</span> <span class="muted small">digital, {{ share(channel) }}</span>
         <b class="value">{{ channel.us }}</b> <span class="muted small">µs</span>
       </li>
     </ul>
@@ -115,26 +100,11 @@ td {
   align-items: center;
   gap: 0.45rem;
 }
-.pick {
+.digital {
   min-width: 34px;
-  min-height: 30px;
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-  background: var(--card);
-  cursor: pointer;
-}
-.pick[aria-pressed='true'] {
-  background: var(--accent);
-  color: var(--accent-ink);
-  border-color: var(--accent);
-}
-.flat {
   display: inline-flex;
   align-items: center;
   justify-content: center;
-  border-color: transparent;
-  background: none;
-  cursor: default;
 }
 @media (max-width: 700px) {
   /* The mean and the noise are for the bench; at the field the ends count. */
@@ -161,10 +131,6 @@ td {
     display: flex;
     align-items: center;
     gap: 0.45rem;
-  }
-  .pick {
-    min-width: 42px;
-    min-height: 40px;
   }
 }
 </style>

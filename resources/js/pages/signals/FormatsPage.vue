@@ -5,7 +5,6 @@ import { useRoute } from 'vue-router'
 import { deskQuery, readingQuery } from '@/api/captures'
 import { deleteJson, getJson, postJson, sentenceOf } from '@/api/http'
 import { useNotice } from '@/composables/useNotice'
-import { cardFrom } from './cardFrom'
 
 interface FormatListed {
   id: string
@@ -26,11 +25,13 @@ const problem = ref('')
 const from = computed(() => Number(route.query.from ?? 0))
 const reading = useQuery(computed(() => ({ ...readingQuery(from.value, {}, ''), enabled: from.value > 0 })))
 
+const measured = computed(() => reading.data.value?.desk.card_draft ?? null)
+
 watch(text, (now) => localStorage.setItem(DRAFT, now))
 watch(
-  () => reading.data.value,
+  measured,
   (now) => {
-    if (now && text.value.trim() === '') text.value = cardFrom(now.answer)
+    if (now !== null && text.value.trim() === '') text.value = now
   },
   { immediate: true },
 )
@@ -115,6 +116,11 @@ async function read(event: Event): Promise<void> {
       </section>
       <form aria-labelledby="card-title" @submit.prevent="save">
         <h2 id="card-title">A card</h2>
+        <p v-if="measured && measured !== text">
+          <button type="button" class="link-button" @click="text = measured">
+            Begin from what was measured in {{ reading.data.value?.capture.name }}
+          </button>
+        </p>
         <label class="sr-only" for="card-text">Format card, YAML or JSON</label>
         <textarea
           id="card-text"

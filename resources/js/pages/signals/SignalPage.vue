@@ -99,7 +99,7 @@ const date = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeri
 
 <template>
   <main id="main" class="page">
-    <div class="top">
+    <div class="page-top">
       <div>
         <h1>Signal desk</h1>
         <p class="muted">What is really on the wire: its format, its values, its timing, and why they do not understand each other.</p>
@@ -199,14 +199,6 @@ const date = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeri
 </template>
 
 <style scoped>
-.top {
-  display: flex;
-  justify-content: space-between;
-  align-items: flex-end;
-  gap: 1rem;
-  flex-wrap: wrap;
-  margin-bottom: 1rem;
-}
 .doors {
   display: flex;
   gap: 1.2rem;

@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+use Linguator\Core\Capture\CaptureKind;
+use Linguator\Core\Capture\Damage;
+use Linguator\Core\Capture\EdgeText;
+use Linguator\Core\Capture\Source;
+use Linguator\Core\Document\Schemas;
+use Linguator\Core\Format\FormatCards;
+use Linguator\Core\Signal\CardDraft;
+use Linguator\Core\Signal\Comparison;
+use Linguator\Core\Signal\DecodeOptions;
+use Linguator\Core\Signal\Decoder;
+use Linguator\Core\Signal\Decoding;
+use Linguator\Core\Signal\FlagEvidence;
+use Linguator\Core\Signal\FramePick;
+use Linguator\Core\Signal\Readings;
+use Linguator\Core\Signal\Reencoder;
+use Linguator\Core\Signal\Series;
+use Linguator\Core\Signal\Walk;
+use Linguator\Core\Signal\Window;
+use Linguator\Core\StandIn\Recording;
+use Linguator\Core\StandIn\StandInOptions;
+
+/** What a stand-in sends, and what is found in it. */
+function standIn(string $kind, array $options): array
+{
+    $text = implode('', iterator_to_array(Recording::of(StandInOptions::of((object) $options, new Schemas), CaptureKind::from($kind)), false));
+    $source = Source::ofText($text);
+
+    return [$source, (new Decoder(FormatCards::all()))->decode($source, new DecodeOptions)];
+}
+
+/** @return list<array{float, array<int, float>}> */
+function rowsOf(Source $source, Decoding $decoding, int $most = 4000): array
+{
+    $series = Series::of($decoding, $most);
+    Walk::through(Walk::reader($source, $decoding->kind, new Damage), $decoding, $series);
+
+    return $series->rows();
+}
+
+/** Sticks that wander: sums of slow waves, different for each channel. */
+function wander(int $channel, float $ms): float
+{
+    return 150 * sin($ms / (173 + 31 * $channel) + $channel) + 120 * sin($ms / (97 + 17 * $channel)) + 90 * sin($ms / (411 - 23 * $channel));
+}
+
+it('finds order, scale, direction, centre and delay between two captures again', function () {
+    mt_srand(41);
+    for ($turn = 0; $turn < 12; $turn++) {
+        $order = [1, 2, 3, 4];
+        shuffle($order);
+        $delay = 10.0 * mt_rand(-30, 60);
+        $scale = array_map(fn (): float => mt_rand(60, 130) / 100 * (mt_rand(0, 3) === 0 ? -1 : 1), range(0, 3));
+        $shift = array_map(fn (): float => (float) mt_rand(-40, 40), range(0, 3));
+        [$a, $b] = [[], []];
+        for ($ms = 0.0; $ms < 6000; $ms += 10) {
+            $a[] = [$ms, array_combine([1, 2, 3, 4], array_map(fn (int $channel): float => 1500 + wander($channel, $ms), [1, 2, 3, 4]))];
+            $values = [];
+            foreach ($order as $k => $to) {
+                $values[$to] = 1500 + $shift[$k] + $scale[$k] * wander($k + 1, $ms - $delay);
+            }
+            ksort($values);
+            $b[] = [$ms, $values];
+        }
+        $decoding = new Decoding(CaptureKind::Csv, new DecodeOptions, new Damage);
+        $answer = (new Comparison($a, $b, $decoding, $decoding))->toArray();
+        expect($answer['delay_ms'])->toEqualWithDelta($delay, 10.0)
+            ->and(array_column($answer['channels'], 'b'))->toBe($order)
+            ->and(array_column($answer['channels'], 'reversed'))->toBe(array_map(fn (float $one): bool => $one < 0, $scale));
+        foreach ($answer['channels'] as $k => $row) {
+            expect($row['scale'])->toEqualWithDelta($scale[$k], 0.02);
+            if ($scale[$k] > 0) {
+                expect($row['offset_us'])->toEqualWithDelta($shift[$k], 3.0);
+            }
+        }
+    }
+});
+
+it('sends values again in every format, and they are read as what they were', function (string $format) {
+    [$source, $decoding] = standIn('csv', ['format' => 'ppm', 'seconds' => 3, 'channels' => 6]);
+    $rows = rowsOf($source, $decoding);
+    $card = $format === 'ppm' ? null : FormatCards::get($format);
+    $signal = new Reencoder($card);
+    $again = Source::ofText(implode('', iterator_to_array(EdgeText::vcd($signal->idle(), $signal->edges($rows)), false)));
+    $read = (new Decoder(FormatCards::all()))->decode($again, new DecodeOptions);
+    expect($read->format)->toBe(strtok($format, '-'))->and($read->tally->bad)->toBe(0);
+    $before = array_column($decoding->tally->channels->toArray(), null, 'channel');
+    foreach (array_slice($read->tally->channels->toArray(), 0, 6) as $channel) {
+        // Formats in two halves carry each channel in every other frame only.
+        expect($channel['max_us'])->toEqualWithDelta($before[$channel['channel']]['max_us'], 12.0)
+            ->and($channel['min_us'])->toEqualWithDelta($before[$channel['channel']]['min_us'], 12.0);
+    }
+})->with(['ppm', 's100i', 's420c', 's115u', 's115e', 's115f', 's115t', 's115t-10']);
+
+it('shows in any stretch of a capture exactly the changes that lie in it', function () {
+    mt_srand(42);
+    [$source, $decoding] = standIn('vcd', ['format' => 's115u', 'seconds' => 0.4]);
+    $reader = fn () => Walk::reader($source, CaptureKind::Vcd, new Damage);
+    $all = [];
+    foreach ($reader()->edges(0) as $edges) {
+        foreach ($edges->times as $k => $us) {
+            $all[] = [$us, $edges->level ^ $k & 1];
+        }
+    }
+    for ($turn = 0; $turn < 60; $turn++) {
+        $from = mt_rand(0, 400_000) + 0.5;
+        $to = $from + mt_rand(20, 60_000);
+        $seen = (new Window($decoding, $from, $to))->of($reader());
+        $inside = array_values(array_filter($all, fn (array $change): bool => $change[0] >= $from && $change[0] <= $to));
+        $before = array_values(array_filter($all, fn (array $change): bool => $change[0] < $from));
+        expect($seen['level'])->toBe($before === [] ? 1 : end($before)[1]);
+        if ($seen['edges'] === null) {
+            expect(array_sum(array_column($seen['spans'], 'changes')))->toBe(count($inside));
+        } else {
+            expect($seen['edges'])->toEqualWithDelta(array_column($inside, 0), 1e-3);
+        }
+        foreach ($seen['bytes'] as $byte) {
+            expect($byte['to_us'])->toBeGreaterThanOrEqual($from)->and($byte['us'])->toBeLessThanOrEqual($to);
+        }
+    }
+});
+
+it('picks any frames by their number, and stops there', function () {
+    [$source, $decoding] = standIn('hex', ['format' => 's100i', 'seconds' => 2]);
+    $all = new FramePick(0, PHP_INT_MAX);
+    Walk::through(Walk::reader($source, CaptureKind::Hex, new Damage), $decoding, $all);
+    foreach ([0, 1, 77, 142] as $index) {
+        $pick = new FramePick($index, 1);
+        expect(fn () => Walk::through(Walk::reader($source, CaptureKind::Hex, new Damage), $decoding, $pick))->toThrow(Linguator\Core\Signal\Enough::class)
+            ->and($pick->picked)->toBe([$all->picked[$index]]);
+    }
+});
+
+it('thins a long capture out evenly, halves in turn together', function () {
+    [$source, $decoding] = standIn('bin', ['format' => 's115t', 'seconds' => 30]);
+    $rows = rowsOf($source, $decoding, 500);
+    expect(count($rows))->toBeLessThanOrEqual(501)->toBeGreaterThan(200);
+    foreach (array_slice($rows, 2) as $row) {
+        expect(array_keys($row[1]))->toBe(range(1, 14));
+    }
+    expect(end($rows)[0])->toBeGreaterThan(28_000.0);
+});
+
+it('takes ends and rest of a stick, and says where a stick does not rest in its middle', function () {
+    $row = fn (float $ms, float $one, float $two, float $three): array => [$ms, [1 => $one, 2 => $two, 3 => $three]];
+    $rows = [$row(0, 1500, 1085, 1490), $row(20, 1012, 2012, 1490), $row(40, 1990, 1085, 1490), $row(60, 1500, 1085, 1491), $row(80, 1501, 1085, 1490)];
+    expect(Readings::of($rows))->toEqual([
+        1 => ['lo' => 1012.0, 'mid' => 1500.0, 'hi' => 1990.0, 'moved' => true, 'rested' => true],
+        2 => ['lo' => 1085.0, 'mid' => 1548.5, 'hi' => 2012.0, 'moved' => true, 'rested' => false],
+        3 => ['lo' => 1490.0, 'mid' => 1490.5, 'hi' => 1491.0, 'moved' => false, 'rested' => false],
+    ])->and(Readings::of([]))->toBe([]);
+});
+
+it('puts a cut link in one sentence', function () {
+    [, $cut] = standIn('hex', ['format' => 's115f', 'seconds' => 1, 'failsafe_after_s' => 0.5]);
+    [, $whole] = standIn('bin', ['format' => 's115u', 'seconds' => 1]);
+    expect(FlagEvidence::sentence($cut))->toStartWith('failsafe flag up from 0.51 s, ')->toContain('3 at 988')
+        ->and(FlagEvidence::sentence($whole))->toStartWith('no failsafe flag seen; last values');
+});
+
+it('drafts a card of what was measured that is a sound card', function () {
+    $frames = '';
+    for ($k = 0; $k < 200; $k++) {
+        $frames .= "\x71".pack('v*', 1500 + $k % 90, 1200, 1700 - $k % 50)."\x00";
+    }
+    $source = Source::ofText($frames);
+    $decoding = (new Decoder(FormatCards::all()))->decode($source, new DecodeOptions);
+    $draft = CardDraft::text($decoding);
+    $card = Linguator\Core\Format\FormatCard::of(Linguator\Core\Document\Yaml::decodeAll($draft)[0]['value'], new Schemas);
+    expect($decoding->format)->toBeNull()->and($draft)->toContain('const: "71"')->toContain('Every 8 bytes')->and($card->mostChannels)->toBe(3);
+});
