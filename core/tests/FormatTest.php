@@ -8,7 +8,7 @@ use Linguator\Core\Format\Encoder;
 use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FormatCards;
 use Linguator\Core\Format\Frame;
-use Linguator\Core\Format\FrameReader;
+use Linguator\Core\Tests\FrameReader;
 use Linguator\Core\Tests\Frames;
 use Linguator\Core\Verb\Verbs;
 

@@ -246,7 +246,7 @@ it('shows live what a decoding of the same bytes says, in pieces of any size', f
     $seen = $live->snapshot();
     $last = [];
     foreach ($frames as $wire) {
-        $last = (new Linguator\Core\Format\FrameReader($card))->read($wire)->counts + $last;
+        $last = (new Linguator\Core\Tests\FrameReader($card))->read($wire)->counts + $last;
     }
     ksort($last);
     expect($seen['card'])->toBe($id)->and($seen['good'])->toBe(120)->and($seen['bad'])->toBe(0)

@@ -61,7 +61,7 @@ it('finds the same frames however the bytes are chunked, and they are the frames
         $pieces = framed($card, $bytes, fn (): int => mt_rand(1, 40));
         $layout = new FrameLayout($card);
         expect($whole->frames)->toHaveCount(70)->and($pieces->frames)->toBe($whole->frames)->and($whole->bad)->toBe(0)
-            ->and(array_map($layout->counts(...), $whole->frames))->toBe(array_map(fn (string $wire): array => (new Linguator\Core\Format\FrameReader($card))->read($wire)->counts, $frames));
+            ->and(array_map($layout->counts(...), $whole->frames))->toBe(array_map(fn (string $wire): array => (new Linguator\Core\Tests\FrameReader($card))->read($wire)->counts, $frames));
     }
 })->with(fn () => Frames::cards());
 

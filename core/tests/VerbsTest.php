@@ -6,7 +6,7 @@ use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\FormatCards;
-use Linguator\Core\Format\FrameReader;
+use Linguator\Core\Tests\FrameReader;
 use Linguator\Core\Tests\Golden;
 use Linguator\Core\Verb\Verbs;
 

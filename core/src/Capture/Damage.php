@@ -13,7 +13,7 @@ final class Damage
 
     public int $count = 0;
 
-    /** @var list<array{line?: int, byte?: int, found: string, expected: string}> The first ones. */
+    /** @var list<array{line: int, found: string, expected: string}> The first ones. */
     public array $places = [];
 
     /** The capture is read from its begin again. */
@@ -24,20 +24,9 @@ final class Damage
 
     public function onLine(int $line, string $found, string $expected): void
     {
-        $this->note(['line' => $line, 'found' => Excerpt::of($found), 'expected' => $expected]);
-    }
-
-    public function atByte(int $byte, string $found, string $expected): void
-    {
-        $this->note(['byte' => $byte, 'found' => $found, 'expected' => $expected]);
-    }
-
-    /** @param  array{line?: int, byte?: int, found: string, expected: string}  $place */
-    private function note(array $place): void
-    {
         $this->count++;
         if (count($this->places) < self::SHOWN) {
-            $this->places[] = $place;
+            $this->places[] = ['line' => $line, 'found' => Excerpt::of($found), 'expected' => $expected];
         }
     }
 }

@@ -21,11 +21,6 @@ final class Stretch
     {
     }
 
-    public function isOpen(): bool
-    {
-        return $this->from !== null;
-    }
-
     public function open(int $offset, string $reason, ?float $us): void
     {
         if ($this->from === null) {

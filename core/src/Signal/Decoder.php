@@ -207,7 +207,7 @@ final readonly class Decoder
     private static function nothing(Damage $damage, string $expected): DocumentError
     {
         $first = $damage->places[0] ?? null;
-        $where = $first === null ? '' : (isset($first['line']) ? " Line {$first['line']}" : ' Byte '.($first['byte'] ?? 0)).": found {$first['found']}; expected {$first['expected']}.";
+        $where = $first === null ? '' : " Line {$first['line']}: found {$first['found']}; expected {$first['expected']}.";
 
         return new DocumentError('nothing_readable', "Found no $expected that can be read in the capture.$where", 'capture');
     }

@@ -193,9 +193,8 @@ final readonly class SignalFindings
             return null;
         }
         $first = $damage->places[0];
-        $where = isset($first['line']) ? "line {$first['line']}" : 'byte '.($first['byte'] ?? 0);
 
-        return new Finding('capture_damaged', Severity::Check, $damage->count === 1 ? 'One place of the capture cannot be read.' : "$damage->count places of the capture cannot be read.", "$where: {$first['found']}", $first['expected'], 'What stands there is missing below; the rest is kept.', 'Look at the file there, or capture again.');
+        return new Finding('capture_damaged', Severity::Check, $damage->count === 1 ? 'One place of the capture cannot be read.' : "$damage->count places of the capture cannot be read.", "line {$first['line']}: {$first['found']}", $first['expected'], 'What stands there is missing below; the rest is kept.', 'Look at the file there, or capture again.');
     }
 
     private function unit(): ?Finding

@@ -2,9 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Linguator\Core\Format;
+namespace Linguator\Core\Tests;
 
-/** Reads one whole frame by its card. */
+use Linguator\Core\Format\FormatCard;
+use Linguator\Core\Format\Frame;
+use Linguator\Core\Format\FrameLayout;
+use Linguator\Core\Format\Stuffing;
+
+/** Reads one whole frame by its card: what framers find in streams is held against it. */
 final readonly class FrameReader
 {
     private FrameLayout $layout;
