@@ -84,6 +84,7 @@ it('says in plain words what is wrong on the wire', function (array $sent, strin
     'another baud than asked for' => [['format' => 's100i', 'baud' => 115200], 'vcd', ['as' => 's100i'], 'wrong_baud', '115200 baud'],
     'damaged frames' => [['format' => 's115u', 'damaged' => 0.1], 'bin', [], 'frames_dropped', 'checksum'],
     'dropped frames' => [['format' => 's100i', 'dropped' => 0.1], 'hex', [], 'frames_dropped', 'late'],
+    'frames lost in the air' => [['format' => 's115t', 'dropped' => 0.1], 'bin', [], 'frames_lost_in_air', 'lost frames'],
     'failsafe' => [['format' => 's100i', 'failsafe_after_s' => 0.5], 'csv', [], 'failsafe_active', 'first at 0.51 s'],
     'frame lost' => [['format' => 's115f', 'failsafe_after_s' => 0.5], 'bin', [], 'frame_lost', 'flag'],
     'a gap too short' => [['format' => 'ppm', 'period_ms' => 14], 'csv', [], 'sync_ambiguous', 'too short'],
@@ -116,6 +117,17 @@ it('names the format though the parity is another or none at all', function (str
     $answer = decoded(implode('', iterator_to_array(Linguator\Core\Capture\EdgeText::csv(0, $edges), false)));
     expect($answer->format)->toBe('s100i')->and($answer->frames->good)->toBe(60)->and(codesOf($answer))->toContain('parity_mismatch');
 })->with([['odd', 2], ['none', 2], ['none', 1]]);
+
+it('adds up what a receiver counts as lost, over the end of its counter', function () {
+    $counter = 250;
+    $capture = '';
+    foreach (str_split(sent('bin', ['format' => 's115t']), 16) as $k => $frame) {
+        $counter += $k % 9 === 0 ? 3 : 0;
+        $capture .= chr($counter & 0xFF).substr($frame, 1);
+    }
+    $finding = array_column(decoded($capture)->findings, null, 'code')['frames_lost_in_air'];
+    expect($finding->message)->toBe('The receiver counts 30 lost frames during the capture.')->and($finding->severity)->toBe('check');
+});
 
 it('skips frames of other types, counts them, and reads the link statistics', function () {
     $check = Linguator\Core\Format\Check::of(Linguator\Core\Format\FormatCards::get('s420c')->parts[4]);

@@ -184,6 +184,12 @@ final class FrameLayout
         return $this->flagsAt === null ? 0 : ord($frame[$this->flagsAt < 0 ? strlen($frame) + $this->flagsAt : $this->flagsAt]);
     }
 
+    /** Does a frame carry a byte of this name? */
+    public function hasValue(string $name): bool
+    {
+        return isset($this->valuesAt[$name]);
+    }
+
     /** @return array<string, int> */
     public function values(string $frame): array
     {

@@ -77,6 +77,7 @@ final readonly class DecodeAnswer
             'bit_us' => $this->decoding->shape !== null || $facts->bitUs === null ? null : round($facts->bitUs, 4),
             'baud' => $this->decoding->shape !== null ? null : $facts->baud(),
             'gap_ms' => $facts->betweenUs > 0 ? round($facts->betweenUs / 1000, 4) : null,
+            ...($this->decoding->uart === null ? [] : ['parity_errors' => $this->decoding->uart->parityErrors, 'stop_errors' => $this->decoding->uart->stopErrors]),
             ...($this->decoding->shape === null && $this->decoding->firstBytes !== '' ? (new ByteFacts($this->decoding->firstBytes))->toArray() : []),
         ];
     }

@@ -41,6 +41,11 @@ final class FrameTally implements FrameSink, PulseSink
 
     public readonly FlagTally $flags;
 
+    /** How many frames the receiver itself counted as lost, by the counter that some formats carry. */
+    public int $lost = 0;
+
+    private ?int $lastLost = null;
+
     private ?FrameLayout $layout;
 
     /** @param  FormatCard|null  $card  Null: pulses in ns. */
@@ -70,6 +75,9 @@ final class FrameTally implements FrameSink, PulseSink
         foreach ($times as $us) {
             $this->periods->add($us);
         }
+        if ($this->layout->hasValue('lost')) {
+            $this->countLost(str_split($frames, $size));
+        }
         $this->good += $count;
     }
 
@@ -97,6 +105,17 @@ final class FrameTally implements FrameSink, PulseSink
     {
         $this->others[$type] = ($this->others[$type] ?? 0) + 1;
         $this->lastOther[$type] = $frame;
+    }
+
+    /** @param  list<string>  $frames */
+    private function countLost(array $frames): void
+    {
+        foreach ($frames as $frame) {
+            $now = $this->layout?->values($frame)['lost'] ?? 0;
+            // The counter is one byte and begins anew.
+            $this->lost += $this->lastLost === null ? 0 : ($now - $this->lastLost) & 0xFF;
+            $this->lastLost = $now;
+        }
     }
 
     private function miss(string $reason, ?int $offset, int $frames, ?float $us): void

@@ -40,7 +40,7 @@ final readonly class SignalFindings
         return array_values(array_filter([
             ...($decoding->format === null && ! $decoding->isLog ? [$findings->notRecognised()] : [
                 $findings->inverted(), $findings->wrongBaud(), $findings->parity(), $findings->sync(),
-                $findings->dropped(), $findings->failsafe(), $findings->frameLost(), $findings->stuck(), $findings->range(), $findings->rate(),
+                $findings->dropped(), $findings->failsafe(), $findings->frameLost(), $findings->lostCount(), $findings->stuck(), $findings->range(), $findings->rate(),
             ]),
             $findings->damage(),
             $findings->unit(),
@@ -141,6 +141,14 @@ final readonly class SignalFindings
         $count = $this->decoding->tally?->flags->count('frame_lost') ?? 0;
 
         return $count === 0 ? null : new Finding('frame_lost', Severity::Note, sprintf('The frame-lost flag is up in %d of %d frames%s.', $count, $this->frames(), $this->since('frame_lost')), "$count frames with the flag", 'few, at the edge of range', 'The receiver repeated older values in these frames.', 'Compare with distance and antenna; steady loss close by points at the antenna.');
+    }
+
+    private function lostCount(): ?Finding
+    {
+        $lost = $this->decoding->tally === null ? 0 : $this->decoding->tally->lost;
+        $all = $lost + $this->frames();
+
+        return $lost === 0 ? null : new Finding('frames_lost_in_air', $lost >= self::LOST_SHARE * $all ? Severity::Check : Severity::Note, "The receiver counts $lost lost frames during the capture.", sprintf('%.1f %%', 100 * $lost / $all), 'few, at the edge of range', 'These never reached the receiver: the wire is not at fault.', 'Compare with distance and antenna; steady loss close by points at the antenna.');
     }
 
     /** Failsafe values stand still by their nature; and who moves a stick in a log and lets it go has it back where it began. */

@@ -48,12 +48,14 @@ final readonly class StandIn
         $encoder = new Encoder($card);
         $chance = new Randomizer(new Mt19937($this->options->seed));
         $byteUs = $this->line($card)->byteUs();
-        $free = 0.0;
+        [$free, $lost] = [0.0, 0];
         foreach ($this->moments($chance) as $k => [$us, $isDropped]) {
             if ($isDropped) {
+                $lost++;
+
                 continue;
             }
-            $bytes = $encoder->encode($this->frame($card, $k, $us));
+            $bytes = $encoder->encode($this->frame($card, $k, $us, $lost));
             // A frame that lasts longer than its period pushes the next one back.
             $us = max($us, $free);
             $free = $us + strlen($bytes) * $byteUs + self::BETWEEN_BYTES * $byteUs;
@@ -143,7 +145,7 @@ final readonly class StandIn
         }
     }
 
-    private function frame(FormatCard $card, int $k, float $us): Frame
+    private function frame(FormatCard $card, int $k, float $us, int $lost): Frame
     {
         $counts = array_combine(range(1, $this->options->channels), array_map($card->scale->count(...), $this->values($us)));
         $inFrame = $card->channelPart()->node->intOrNull('in_frame');
@@ -155,7 +157,7 @@ final readonly class StandIn
             }
         }
 
-        return new Frame($counts, $this->isFailsafe($us) ? self::CARRIES_IN_FAILSAFE : []);
+        return new Frame($counts, $this->isFailsafe($us) ? self::CARRIES_IN_FAILSAFE : [], ['lost' => $lost & 0xFF]);
     }
 
     /** @return list<float> */

@@ -24,6 +24,10 @@ const facts = computed(() => {
   if (bit === null && shortest !== null) rows.push(['shortest stay', timeWords(shortest)])
   const gap = number('gap_ms')
   if (gap !== null) rows.push(['silence between', `${figure(gap, 3)} ms`])
+  const parity = number('parity_errors') ?? 0
+  if (parity > 0) rows.push(['parity wrong in', `${parity} bytes`])
+  const stop = number('stop_errors') ?? 0
+  if (stop > 0) rows.push(['stop bit missing in', `${stop} bytes`])
   const frame = number('frame_bytes')
   if (props.answer.format === null && frame !== null) rows.push(['repeats every', `${frame} bytes`])
   if (props.answer.format === null && typeof measured.header === 'string') rows.push(['always the same', `0x${measured.header}`])

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { type CaptureOptions, deskQuery, readingQuery, sizeOf } from '@/api/captures'
+import { namesQuery } from '@/api/shelf'
 import { deleteJson, getJson, postJson, sentenceOf } from '@/api/http'
 import { useKeys } from '@/composables/useKeys'
 import { useNotice } from '@/composables/useNotice'
@@ -60,6 +61,8 @@ watch(answer, (now) => {
   channel.value = most?.channel ?? 1
 })
 
+const { data: names } = useQuery(namesQuery)
+const aliases = computed(() => names.value?.entries.find((one) => one.kind === 'format' && one.target === answer.value?.format)?.aliases ?? [])
 const others = computed(() => (desk.value?.captures ?? []).filter((one) => one.id !== id.value))
 const worth = computed(() => (answer.value === null ? '' : `${Math.round(answer.value.confidence * 100)} % sure`))
 const drawn = computed(() => answer.value !== null && (answer.value.frames.good > 0 || answer.value.wires.length > 0))
@@ -134,6 +137,7 @@ const date = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeri
       <p v-else-if="reading.error.value" class="band stop" role="alert">{{ sentenceOf(reading.error.value) }}</p>
       <template v-else-if="reading.data.value && answer">
         <h2 id="answer-title" class="sentence">{{ reading.data.value.desk.sentence }}</h2>
+        <p v-if="aliases.length > 0" class="muted">Your manuals call it {{ aliases.join(', ') }}.</p>
         <p class="sure">
           <b class="value">{{ worth }}</b>
           <span v-if="answer.runner_up" class="muted"
