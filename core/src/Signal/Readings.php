@@ -15,6 +15,17 @@ final class Readings
     /** So near to an end, as a part of the travel, a stick rests there and not in its middle. */
     private const AT_AN_END = 0.1;
 
+    /** A stick that never rests for a second shows its movement, not its noise. */
+    private const MOST_NOISE_US = 5.0;
+
+    /** @return array<int, float> Noise by channel, µs, where it can be told from movement. */
+    public static function noise(Decoding $decoding): array
+    {
+        $noise = array_column($decoding->tally?->channels->toArray() ?? [], 'noise_us', 'channel');
+
+        return array_filter($noise, static fn (?float $sigma): bool => $sigma !== null && $sigma <= self::MOST_NOISE_US);
+    }
+
     /**
      * @param  list<array{float, array<int, float>}>  $rows  As `Series` gives them.
      * @return array<int, array{lo: float, mid: float, hi: float, moved: bool, rested: bool}> By channel, µs; the middle is the median, so a stick must rest more than half the time. One that rests at an end (a throttle) has its middle halfway: it was not measured.

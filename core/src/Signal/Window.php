@@ -46,7 +46,8 @@ final readonly class Window
 
                 continue;
             }
-            if ($edges->times[0] > $this->toUs && $level !== null) {
+            if ($edges->times[0] > $this->toUs) {
+                $before ??= $edges->level ^ 1;
                 break;
             }
             $inside[] = $edges;

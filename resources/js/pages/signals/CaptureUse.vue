@@ -16,6 +16,7 @@ const props = defineProps<CaptureUseProps>()
 
 interface Look {
   revision: number
+  keeps_file: boolean
   travel: { channel: number; name: string; lo: number; mid: number; hi: number; moved: boolean; rested: boolean }[]
   failsafe: { hop: number; expected: string }[]
   observed: string
@@ -78,7 +79,14 @@ const NAMES: Record<string, string> = { A: 'aileron', E: 'elevator', T: 'throttl
       <li>
         <div>
           <b>As evidence</b>
-          <p class="muted small">The capture and what was read in it are kept with the rig's history.</p>
+          <p class="muted small">
+            {{
+              look.keeps_file
+                ? 'The capture and what was read in it are kept'
+                : 'What was read in it is kept (the capture itself is larger than 5 MB)'
+            }}
+            with the rig's history.
+          </p>
         </div>
         <a-button @click="use({ use: 'attach' }, 'Kept with the history.', 'history')">Keep it</a-button>
       </li>

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Capture;
+use App\Models\Rig;
+use App\Models\RigEntry;
+use Illuminate\Support\Facades\DB;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Json;
+use Linguator\Core\Rig\FailsafeChange;
+use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Rig\RigReview;
+use Linguator\Core\Rig\TravelChange;
+use Linguator\Core\Rig\TravelReview;
+use Linguator\Core\Signal\DecodeAnswer;
+use Linguator\Core\Signal\Decoding;
+use Linguator\Core\Signal\DeskView;
+use Linguator\Core\Signal\FlagEvidence;
+use Linguator\Core\Signal\Readings;
+use Linguator\Core\Travel\Reading;
+
+/** Writes what a capture shows into a rig: all of it, with the capture beside the entry, or nothing. */
+final readonly class UseCapture
+{
+    private const ROWS = 4000;
+
+    public function __construct(private ReadCapture $read, private ChangeRig $change, private KeepAttachment $keep)
+    {
+    }
+
+    /** @return array<int, array{lo: float, mid: float, hi: float, moved: bool, rested: bool}> By channel, µs. */
+    public function readings(Capture $capture, Decoding $decoding): array
+    {
+        return Readings::of($this->read->series($capture, $decoding, self::ROWS));
+    }
+
+    /** Kept with the history as evidence. */
+    public function attach(Rig $rig, int $revision, Capture $capture, Decoding $decoding): Rig
+    {
+        $words = "Capture $capture->name: ".(new DeskView($decoding))->toArray()['sentence'];
+
+        return $this->written($capture, $decoding, fn (): Rig => ($this->change)($rig, $revision, RigPatch::of([]), $words, 'measurement'));
+    }
+
+    /**
+     * Readings of the travel step.
+     *
+     * @param  list<int>  $channels
+     *
+     * @throws DocumentError if one of them carries no stick, or is not in the capture.
+     */
+    public function travel(Rig $rig, int $revision, array $channels, Capture $capture, Decoding $decoding): Rig
+    {
+        $readings = $this->readings($capture, $decoding);
+        $review = new TravelReview($rig->rig(), (new RigReview($rig->rig()))->chain());
+        foreach ($channels as $k => $channel) {
+            if ($review->row($channel) === null || ! isset($readings[$channel])) {
+                throw DocumentError::at("channels.$k", "Channel $channel carries no stick of this rig, or is not in the capture.", 'no_such_channel');
+            }
+        }
+        if ($channels === []) {
+            throw DocumentError::at('channels', 'Found no channel; expected at least one.', 'missing_key');
+        }
+        $noise = Readings::noise($decoding);
+
+        return $this->written($capture, $decoding, function () use ($rig, $revision, $channels, $capture, $readings, $noise): Rig {
+            foreach ($channels as $k => $channel) {
+                $reading = Reading::of($readings[$channel]['lo'], $readings[$channel]['mid'], $readings[$channel]['hi']);
+                $patch = (new TravelChange($rig->rig()))->reading($channel, $reading, $noise[$channel] ?? null, 'capture', now()->format('Y-m-d\TH:i:s\Z'));
+                $rig = ($this->change)($rig, $revision + $k, $patch, sprintf('Read from the capture %s: channel %d %g / %g / %g µs', $capture->name, $channel, $reading->lo, $reading->mid, $reading->hi), 'measurement');
+            }
+
+            return $rig;
+        });
+    }
+
+    /** What a link did when it was cut, judged by who was there. */
+    public function failsafe(Rig $rig, int $revision, int $hop, bool $passed, string $by, Capture $capture, Decoding $decoding): Rig
+    {
+        $observed = FlagEvidence::sentence($decoding);
+        $document = $rig->rig();
+        $patch = (new FailsafeChange($document, (new RigReview($document))->failsafe()))->tested($hop, $passed, $observed, $by, now()->format('Y-m-d\TH:i:s\Z'));
+        $words = "Failsafe of hop $hop tested, ".($passed ? 'passed' : 'failed').", by the capture $capture->name: $observed";
+
+        return $this->written($capture, $decoding, fn (): Rig => ($this->change)($rig, $revision, $patch, $words, 'test'));
+    }
+
+    /** @param  \Closure(): Rig  $write */
+    private function written(Capture $capture, Decoding $decoding, \Closure $write): Rig
+    {
+        $content = $capture->size <= KeepAttachment::MAX_BYTES ? (string) stream_get_contents($capture->stream()) : null;
+        $answer = Json::pretty((new DecodeAnswer($decoding))->toArray());
+
+        return DB::transaction(function () use ($capture, $write, $content, $answer): Rig {
+            $rig = $write();
+            $last = RigEntry::query()->where('rig_id', $rig->id)->max('position');
+            $position = is_numeric($last) ? (int) $last : 0;
+            $at = now()->format('Y-m-d\TH:i:s\Z');
+            if ($content !== null) {
+                $this->keep->capture($rig, $position, $capture->name, $content, $at);
+            }
+            ($this->keep)($rig, $position, "$capture->name, decoded.txt", $answer, $at);
+
+            return $rig;
+        });
+    }
+}
