@@ -10,15 +10,13 @@ use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Excerpt;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\Schemas;
-use Linguator\Core\Document\Yaml;
 use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FormatCards;
+use Linguator\Core\Format\FormatCardText;
 
 /** Keeps a format card of the user's. */
 final readonly class SaveFormat
 {
-    private const LARGEST_BYTES = 65_536;
-
     private const MOST = 100;
 
     public function __construct(private Schemas $schemas)
@@ -63,21 +61,8 @@ final readonly class SaveFormat
     /** @return array{FormatCard, string} The card, and its document as it is kept. */
     private function read(string $text): array
     {
-        if (strlen($text) > self::LARGEST_BYTES) {
-            throw DocumentError::at('text', 'Found '.strlen($text).' bytes; expected a format card of at most 64 kB.', 'too_large');
-        }
-        $value = self::parse($text);
+        $value = FormatCardText::value($text);
 
         return [FormatCard::of($value, $this->schemas), Json::compact($value)];
-    }
-
-    private static function parse(string $text): mixed
-    {
-        if (str_starts_with(ltrim($text), '{')) {
-            return Json::decode($text);
-        }
-        $documents = Yaml::decodeAll($text);
-
-        return count($documents) === 1 ? $documents[0]['value'] : throw DocumentError::at('text', 'Found '.count($documents).' documents; expected one format card.', 'not_one');
     }
 }

@@ -10,7 +10,7 @@ use Linguator\Core\Capture\Source;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\Schemas;
-use Linguator\Core\Document\Yaml;
+use Linguator\Core\Format\FormatCardText;
 use Linguator\Core\Verb\DecodeVerb;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -91,7 +91,11 @@ final class DecodeCommand extends Command
             if ($text === false) {
                 throw DocumentError::at('card', "The file \"$card\" cannot be read.", 'no_such_file');
             }
-            $document->card = str_starts_with(ltrim($text), '{') ? Json::decode($text) : Yaml::decodeAll($text)[0]['value'] ?? null;
+            try {
+                $document->card = FormatCardText::value($text);
+            } catch (DocumentError $error) {
+                throw $error->inside('card');
+            }
         }
 
         return $document;

@@ -7,7 +7,7 @@ namespace App\Http;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Linguator\Core\Document\DocumentError;
-use Linguator\Core\Document\Json;
+use Linguator\Core\Format\FormatCardText;
 
 /** A capture that has been uploaded, and the fields beside it. */
 final readonly class CaptureUpload
@@ -33,7 +33,10 @@ final readonly class CaptureUpload
                 : DocumentError::at('capture', 'The capture did not arrive whole; send it again.', 'incomplete');
         }
 
-        return new self($file->getClientOriginalName(), $file->getRealPath() ?: '', self::options((array) $request->post()));
+        $fields = (array) $request->post();
+        $card = $request->file('card');
+
+        return new self($file->getClientOriginalName(), $file->getRealPath() ?: '', self::options($card instanceof UploadedFile ? ['card' => (string) $card->getContent()] + $fields : $fields));
     }
 
     /** @return resource */
@@ -63,7 +66,7 @@ final readonly class CaptureUpload
     private static function card(string $text): mixed
     {
         try {
-            return Json::decode($text);
+            return FormatCardText::value($text);
         } catch (DocumentError $error) {
             throw $error->inside('card');
         }

@@ -27,6 +27,17 @@ it('answers the verb decode over HTTP and on the command line with the same byte
         ->and($answer->json('format'))->toBe('ppm')->and($answer->json('first_frames'))->toHaveCount(2);
 });
 
+it('takes a card with the capture, as text or as a file, in YAML or JSON', function () {
+    $yaml = (string) file_get_contents(base_path('core/data/formats/s115u.yaml'));
+    $json = json_encode(Linguator\Core\Format\FormatCardText::value($yaml));
+    $capture = fn (): UploadedFile => new UploadedFile(base_path('tests/fixtures/captures/s115u_clean.bin'), 'x.bin', null, null, true);
+    foreach ([$yaml, $json, UploadedFile::fake()->createWithContent('card.yaml', $yaml)] as $card) {
+        $this->post('/api/v1/decode', ['capture' => $capture(), 'card' => $card])->assertOk()->assertJsonPath('format', 's115u')->assertJsonPath('frames.good', 250);
+    }
+    $this->post('/api/v1/decode', ['capture' => $capture(), 'card' => 'id: [x'])->assertStatus(422)->assertJsonPath('error.path', 'card');
+    $this->post('/api/v1/decode', ['capture' => $capture(), 'card' => strtr($yaml, ['order: little, mask' => 'mask'])])->assertStatus(422)->assertJsonPath('error.path', 'card.parts.1.order');
+});
+
 it('refuses on the command line with status 2 and a document', function (array $words, string $path) {
     exec('php '.escapeshellarg(base_path('artisan')).' linguator:'.implode(' ', array_map(escapeshellarg(...), $words)), $lines, $status);
     expect($status)->toBe(2)->and(json_decode(implode("\n", $lines), true)['error']['path'])->toBe($path);
