@@ -172,3 +172,38 @@ it('drafts a card of what was measured that is a sound card', function () {
     $card = Linguator\Core\Format\FormatCard::of(Linguator\Core\Document\Yaml::decodeAll($draft)[0]['value'], new Schemas);
     expect($decoding->format)->toBeNull()->and($draft)->toContain('const: "71"')->toContain('Every 8 bytes')->and($card->mostChannels)->toBe(3);
 });
+
+/**
+ * The changes of a stand-in, spoilt the way wires and analysers spoil them.
+ *
+ * @param  list<float>  $times
+ * @return list<float>
+ */
+function onABadDay(array $times, string $what, float $bitUs): array
+{
+    $spoilt = [];
+    foreach ($times as $k => $us) {
+        if ($what === 'lost changes' && in_array($k % 1000, [500, 501], true)) {
+            continue;
+        }
+        $spoilt[] = $what === 'jitter' ? $us + $bitUs * mt_rand(-80, 80) / 1000 : $us;
+        if ($what === 'glitches' && $k % 100 === 50 && ($times[$k + 1] ?? 0) - $us > 2 * $bitUs) {
+            array_push($spoilt, $us + 0.3 * $bitUs, $us + 0.34 * $bitUs);
+        }
+    }
+
+    return $what === 'begun in the middle' ? array_slice($spoilt, 138) : $spoilt;
+}
+
+it('knows a line on a bad day', function (string $format, string $what, float $soundShare) {
+    mt_srand(43);
+    $options = StandInOptions::of((object) ['format' => $format, 'seconds' => 1.5], new Schemas);
+    $standIn = new Linguator\Core\StandIn\StandIn($options);
+    $edges = iterator_to_array($standIn->edges(), false);
+    $times = onABadDay(array_merge(...array_column($edges, 'times')), $what, 1e6 / $options->card->baud);
+    $text = implode('', iterator_to_array(EdgeText::csv($standIn->idle(), [new Linguator\Core\Line\Edges($edges[0]->level, $times)]), false));
+    $decoding = (new Decoder(FormatCards::all()))->decode(Source::ofText($text), new DecodeOptions);
+    expect($decoding->format)->toBe($format)
+        ->and($decoding->line->isInverted)->toBe($options->card->isInverted)
+        ->and($decoding->tally->good / ($decoding->tally->good + $decoding->tally->bad))->toBeGreaterThanOrEqual($soundShare);
+})->with(['s100i', 's420c', 's115u', 's115t', 's115e', 's115f'])->with([['glitches', 0.97], ['jitter', 1.0], ['lost changes', 0.5], ['begun in the middle', 1.0]]);

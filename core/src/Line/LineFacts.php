@@ -19,13 +19,16 @@ final readonly class LineFacts
     /** Up to this many times the shortest a stay is one bit. */
     private const SINGLE = 1.75;
 
-    /** Of all stays this share may be shorter than a bit: glitches. */
-    private const GLITCHES = 0.02;
+    /** Of all stays these shares may be shorter than a bit: glitches. The one that fits best is taken. */
+    private const GLITCHES = [0.02, 0.06, 0.12];
+
+    /** Stays that are further from whole bits than this, on average, tell no bit time better than the first guess. */
+    private const MISFIT = 0.25;
 
     private const FEWEST_CHANGES = 8;
 
     /**
-     * @param  int  $idle  Level of the longest stay.
+     * @param  int  $idle  Level of the longest stays.
      * @param  float  $longestUs  The longest stay.
      * @param  float|null  $shortestUs  The shortest stays; null: too few changes.
      * @param  float|null  $bitUs  What the stays are multiples of, if they are; null otherwise.
@@ -63,12 +66,25 @@ final readonly class LineFacts
 
         return new self(
             count($all) + ($last === null ? 0 : 1),
-            $longest[1] >= $longest[0] ? 1 : 0,
+            self::idleOf($stays, $longest, $bit),
             max($longest),
-            $all === [] ? null : $all[(int) (count($all) * self::GLITCHES)],
+            $all === [] ? null : $all[(int) (count($all) * self::GLITCHES[0])],
             $bit,
             self::between($all, $bit),
         );
+    }
+
+    /**
+     * The level of the longest stays, all of them together: a single lost change may turn one of them round.
+     *
+     * @param  array{list<float>, list<float>}  $stays  By level.
+     * @param  array{float, float}  $longest  By level.
+     */
+    private static function idleOf(array $stays, array $longest, ?float $bit): int
+    {
+        $rests = array_map(static fn (array $some): float => array_sum(array_filter($some, static fn (float $stay): bool => $bit !== null && $stay > 2 * self::LONGEST_RUN * $bit)), $stays);
+
+        return $rests[0] === $rests[1] ? ($longest[1] >= $longest[0] ? 1 : 0) : ($rests[1] > $rests[0] ? 1 : 0);
     }
 
     /** The baud in use nearest to the bit time; null: none is near. */
@@ -98,10 +114,28 @@ final readonly class LineFacts
         if ($count < self::FEWEST_CHANGES) {
             return null;
         }
+        $best = [self::MISFIT, null];
+        foreach (self::GLITCHES as $share) {
+            $bit = self::refined($stays, $stays[(int) ($count * $share)]);
+            $misfit = self::misfit($stays, $bit);
+            if ($misfit < $best[0]) {
+                $best = [$misfit, $bit];
+            }
+        }
+
+        return $best[1] ?? self::refined($stays, $stays[(int) ($count * self::GLITCHES[0])]);
+    }
+
+    /**
+     * The bit time that makes stays whole numbers of bits, begun at a guess.
+     *
+     * @param  non-empty-list<float>  $stays  Sorted, above 0.
+     */
+    private static function refined(array $stays, float $shortest): float
+    {
         // A slow analyser sees single bits of different lengths: their mean is what one lasts.
-        $shortest = $stays[(int) ($count * self::GLITCHES)];
         $single = array_filter($stays, static fn (float $stay): bool => $stay >= $shortest && $stay < self::SINGLE * $shortest);
-        $bit = array_sum($single) / count($single);
+        $bit = array_sum($single) / max(1, count($single));
         for ($pass = 0; $pass < 2; $pass++) {
             [$time, $bits] = [0.0, 0];
             foreach ($stays as $stay) {
@@ -111,10 +145,29 @@ final readonly class LineFacts
                     $bits += $n;
                 }
             }
-            $bit = $time / max(1, $bits);
+            $bit = $bits === 0 ? $bit : $time / $bits;
         }
 
-        return $bit > 0 ? $bit : null;
+        return $bit;
+    }
+
+    /**
+     * How far stays of up to ten bits are from whole numbers, on average: 0 to 0.5. Those that are no bits at all count as half a bit.
+     *
+     * @param  non-empty-list<float>  $stays
+     */
+    private static function misfit(array $stays, float $bit): float
+    {
+        [$off, $count] = [0.0, 0];
+        foreach ($stays as $stay) {
+            if ($stay < self::LONGEST_RUN * $bit) {
+                $bits = $stay / $bit;
+                $off += $bits < 0.5 ? 0.5 : abs($bits - round($bits));
+                $count++;
+            }
+        }
+
+        return $count === 0 ? 0.5 : $off / $count;
     }
 
     /** @param  list<float>  $stays  Sorted. */

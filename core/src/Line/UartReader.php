@@ -50,6 +50,13 @@ final class UartReader
         foreach ($edges->times as $us) {
             if ($start !== null) {
                 $bit = (int) (($us - $start) * $perUs + 0.5);
+                if ($bit === 0 && $after === 1 && $decided === 0) {
+                    // Shorter than half a bit: a glitch, no start bit.
+                    $start = null;
+                    $after ^= 1;
+
+                    continue;
+                }
                 if ($after === 0) {
                     // The wire has been at one since the last change.
                     $held |= (1 << min($bit, $stopAt + 1)) - (1 << min($decided, $stopAt + 1));

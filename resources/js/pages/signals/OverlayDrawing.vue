@@ -82,6 +82,9 @@ figure {
 text {
   font: 11px var(--mono);
   fill: var(--muted);
+  paint-order: stroke;
+  stroke: var(--card);
+  stroke-width: 4px;
 }
 .key {
   display: inline-block;
