@@ -161,6 +161,12 @@ it('reads tables as programs and people write them', function (string $table) {
     ];
 });
 
+it('does not take a false edge for a gap too short', function () {
+    $answer = decoded(sent('csv', ['format' => 'ppm', 'damaged' => 0.1, 'seconds' => 4]));
+    expect($answer->frames->bad)->toBeGreaterThan(8)->and($answer->frames->good + $answer->frames->bad)->toBeGreaterThanOrEqual(180)->toBeLessThanOrEqual(183)
+        ->and(codesOf($answer))->toContain('frames_dropped')->not->toContain('sync_ambiguous');
+});
+
 it('tells wires of the same name apart by their scope', function () {
     $dump = "\$timescale 1 us \$end\n\$scope module a \$end\n\$var wire 1 ! rx \$end\n\$upscope \$end\n\$scope module b \$end\n\$var wire 1 % rx \$end\n\$var wire 1 & tx \$end\n\$upscope \$end\n\$enddefinitions \$end\n";
     for ($k = 0; $k < 40; $k++) {

@@ -30,6 +30,9 @@ final class TrainReader implements PulseReader
 
     private bool $isInside = false;
 
+    /** @var array{array<int, int>, float}|null A frame whose gap was too short, and when it began: what follows tells why. */
+    private ?array $short = null;
+
     /**
      * @param  int  $separator  Level of the separators.
      * @param  int  $channels  As learned from the capture's begin.
@@ -54,6 +57,7 @@ final class TrainReader implements PulseReader
 
     public function finish(PulseSink $sink): void
     {
+        $this->settle($sink);
         // The gap behind the last frame is cut off: its channels are whole all the same.
         if ($this->frameAt !== null && $this->widths !== [] && count($this->widths) === $this->channels && $this->isUsual()) {
             $sink->pulses($this->widths, $this->frameAt);
@@ -68,6 +72,9 @@ final class TrainReader implements PulseReader
             $this->longest = max($this->longest, $interval);
 
             return;
+        }
+        if ($count === 0 && $this->short !== null && $interval > $this->syncDetectUs) {
+            $this->explain($sink);
         }
         // A capture may begin in the middle of a frame: that is no bad one.
         if ($this->frameAt !== null && $count > 0 && ($this->isInside || $count === $this->channels)) {
@@ -85,11 +92,37 @@ final class TrainReader implements PulseReader
             ! $this->isUsual() => 'pulse',
             default => null,
         };
-        assert($this->frameAt !== null);
-        if ($fault === null && $this->widths !== []) {
-            $sink->pulses($this->widths, $this->frameAt);
+        $begun = $this->frameAt ?? 0.0;
+        if ($this->short !== null && $fault === 'channels') {
+            $this->explain($sink);
+
+            return;
+        }
+        $this->settle($sink);
+        if ($fault === 'sync') {
+            $this->short = [$this->widths, $begun];
+        } elseif ($fault === null && $this->widths !== []) {
+            $sink->pulses($this->widths, $begun);
         } else {
-            $sink->badPulses((string) $fault, $this->widths, $this->frameAt);
+            $sink->badPulses((string) $fault, $this->widths, $begun);
+        }
+    }
+
+    /** The short gap was none: a false edge made channels too many, and what came now is the rest of that frame. */
+    private function explain(PulseSink $sink): void
+    {
+        if ($this->short !== null) {
+            $sink->badPulses('channels', ...$this->short);
+            $this->short = null;
+        }
+    }
+
+    /** What came after a frame with a short gap did not explain it: the gap is too short. */
+    private function settle(PulseSink $sink): void
+    {
+        if ($this->short !== null) {
+            $sink->badPulses('sync', ...$this->short);
+            $this->short = null;
         }
     }
 
