@@ -48,6 +48,7 @@ export async function copyOf(page: Page, slug: string, name: string): Promise<st
         headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
         body: JSON.stringify({ text: JSON.stringify({ ...document_, name: as }) }),
       })
+      if (!response.ok) throw new Error(`no copy of ${from}: ${response.status} ${await response.text()}`)
       return `/rigs/${(await response.json()).slug}`
     },
     [slug, name] as const,

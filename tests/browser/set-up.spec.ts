@@ -1,7 +1,12 @@
 import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, test } from './bench'
 
-test('four channels from reading to confirmed, by keyboard alone', async ({ page }) => {
+test('four channels from reading to confirmed, by keyboard alone, though answers come late and out of turn', async ({ page }) => {
   const address = await copyOf(page, 'dunlin', 'Godwit')
+  let asked = 0
+  await page.route('**/travel', async (route) => {
+    await new Promise((done) => setTimeout(done, [350, 20, 180, 90, 260][asked++ % 5]))
+    await route.continue()
+  })
   await page.goto(`${address}/travel`)
   const first = page.getByLabel('aileron, low (µs)')
   await expect(first).toBeVisible()

@@ -38,7 +38,10 @@ const problems = ref<Record<string, { message: string; path: string }>>({})
 const failed = ref('')
 const table = ref<HTMLElement | null>(null)
 let timer = 0
-let judged = 0
+let asked = 0
+let newest: Promise<void> = Promise.resolve()
+/** Channels whose row the hand has left: each is kept by the first answer that knows its last numbers and finds them sound. */
+const left = new Set<number>()
 
 const view = computed(() => preview.value ?? props.rig.review.travel)
 const rows = computed(() => view.value.rows)
@@ -57,6 +60,8 @@ watch(place, restore, { immediate: true })
 function restore(): void {
   for (const channel of Object.keys(drafts)) Reflect.deleteProperty(drafts, channel)
   Object.assign(drafts, JSON.parse(localStorage.getItem(place.value) ?? '{}'))
+  left.clear()
+  for (const channel of Object.keys(drafts)) left.add(Number(channel))
   void judge()
 }
 
@@ -79,32 +84,47 @@ function whole(row: TravelRowView): Record<Side, number> | null {
   return values.includes(null) ? null : ({ lo: values[0], mid: values[1], hi: values[2] } as Record<Side, number>)
 }
 
-async function judge(): Promise<void> {
-  const mine = ++judged
-  const asked = Object.fromEntries(
+function judge(): Promise<void> {
+  newest = ask()
+  return newest
+}
+
+/** Until everything typed so far has been judged, and kept where it is sound. */
+async function settle(): Promise<void> {
+  for (let seen = judge(); ; seen = newest) {
+    await seen
+    if (seen === newest) return
+  }
+}
+
+async function ask(): Promise<void> {
+  const mine = ++asked
+  const drafted = Object.fromEntries(
     props.rig.review.travel.rows.filter((row) => drafts[row.channel] && whole(row)).map((row) => [row.channel, whole(row)]),
   )
-  if (Object.keys(asked).length === 0) {
+  if (Object.keys(drafted).length === 0) {
     preview.value = null
     problems.value = {}
     return
   }
   try {
-    const answer = await postJson<{ travel: TravelView; problems: typeof problems.value }>(`/rigs/${props.rig.slug}/travel`, { drafts: asked })
+    const answer = await postJson<{ travel: TravelView; problems: typeof problems.value }>(`/rigs/${props.rig.slug}/travel`, { drafts: drafted })
     // Typing is quicker than answers under load: only the newest one counts.
-    if (mine !== judged) return
+    if (mine !== asked) return
     preview.value = answer.travel
     problems.value = answer.problems
     failed.value = ''
   } catch (error) {
-    failed.value = sentenceOf(error)
+    if (mine === asked) failed.value = sentenceOf(error)
+    return
   }
+  for (const row of [...props.rig.review.travel.rows]) if (left.has(row.channel)) await keep(row)
 }
 
-/** Keeps a row once it is whole and the hand has left it. */
 async function keep(row: TravelRowView): Promise<void> {
   const values = whole(row)
   if (!drafts[row.channel] || !values || problems.value[row.channel]) return
+  left.delete(row.channel)
   if (await props.handle.post('travel/reading', { channel: row.channel, ...values })) {
     // What was typed while the answer was on its way stays, and is kept in its turn.
     const now = whole(row)
@@ -118,7 +138,8 @@ function leaveRow(row: TravelRowView, event: FocusEvent): void {
   const next = event.relatedTarget as Node | null
   const line = (event.currentTarget as HTMLElement) ?? null
   if (next && line.contains(next)) return
-  window.setTimeout(() => void judge().then(() => keep(row)), WAIT_MS)
+  left.add(row.channel)
+  window.setTimeout(() => void judge(), WAIT_MS)
 }
 
 function fields(): HTMLInputElement[] {
@@ -156,15 +177,15 @@ function paste(from: TravelRowView, side: Side, text: string): void {
       const target = SIDES[first + v]
       if (target) drafts[row.channel] = { ...drafts[row.channel], [target]: value }
     })
+    left.add(row.channel)
   })
   localStorage.setItem(place.value, JSON.stringify(drafts))
-  void judge().then(async () => {
-    for (const row of [...props.rig.review.travel.rows]) await keep(row)
-  })
+  void judge()
 }
 
 async function take(channels: number[], reverse: number[] = []): Promise<void> {
-  for (const row of props.rig.review.travel.rows) await keep(row)
+  for (const row of rows.value) left.add(row.channel)
+  await settle()
   await props.handle.post('travel/take', { channels, reverse })
 }
 
@@ -211,7 +232,7 @@ const settingOf = (row: TravelRowView) => (row.solution && ['solved', 'residue']
             <span role="columnheader">sub-trim</span>
             <span role="columnheader"><span class="sr-only">state</span></span>
           </div>
-          <div v-for="row in rows" :key="row.channel" class="line" role="row" @focusout="leaveRow(row, $event)">
+          <div v-for="row in rows" :key="row.channel" class="line" role="row" @focusin="left.delete(row.channel)" @focusout="leaveRow(row, $event)">
             <span class="value ch" role="cell">{{ row.channel }}</span>
             <span class="function" role="cell"
               ><b>{{ row.function }}</b
