@@ -69,12 +69,6 @@ const rest = computed(() => props.budget.remedies)
 </template>
 
 <style scoped>
-.verdict {
-  font-size: 1.1rem;
-  font-weight: 600;
-  color: var(--petrol);
-  margin-bottom: 0.4rem;
-}
 .verdict.ambiguous,
 .verdict.undetected {
   color: var(--amber-text);

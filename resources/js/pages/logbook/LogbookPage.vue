@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { getJson, sentenceOf } from '@/api/http'
 import { type Logbook, rigsQuery } from '@/api/rigs'
+import AttachedFiles from '@/components/AttachedFiles.vue'
 import { byDay, clock, heading } from '@/composables/dates'
 
 const KEYS = ['rig', 'kind', 'from', 'to', 'q'] as const
@@ -84,16 +85,8 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
           <span class="muted small kind">{{ entry.kind }}</span>
           <span
             ><RouterLink :to="`/rigs/${entry.rig.slug}/at/${entry.position}`" class="entry">{{ entry.text || entry.kind }}</RouterLink>
-            <a
-              v-for="file in filesOf(entry.rig.slug, entry.position)"
-              :key="file.id"
-              class="file small"
-              :href="`/api/v1/attachments/${file.id}`"
-              target="_blank"
-              rel="noopener"
-              >{{ file.name }}</a
-            ></span
-          >
+            <AttachedFiles :files="filesOf(entry.rig.slug, entry.position)"
+          /></span>
         </li>
       </ul>
     </section>
@@ -145,9 +138,6 @@ li {
 }
 .entry:hover {
   text-decoration: underline;
-}
-.file {
-  margin-left: 0.7rem;
 }
 .pages {
   display: flex;

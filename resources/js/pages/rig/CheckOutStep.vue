@@ -146,9 +146,7 @@ function antenna(event: Event): void {
 <style scoped>
 .verdict {
   font-size: 1.3rem;
-  font-weight: 600;
   color: var(--amber-text);
-  margin: 0.2rem 0 0.4rem;
 }
 .verdict.ready {
   color: var(--petrol);

@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { postJson, sentenceOf } from '@/api/http'
 import { type RigData, rigQuery } from '@/api/rigs'
+import AttachedFiles from '@/components/AttachedFiles.vue'
 import { byDay, heading } from '@/composables/dates'
 import { useNotice } from '@/composables/useNotice'
 import type { RigHandle } from '@/composables/useRig'
@@ -65,18 +66,7 @@ async function write(): Promise<void> {
         <li v-for="item in items" :key="item.position">
           <span class="value muted time">{{ item.entry.at.slice(11, 16) }}</span>
           <span class="kind muted small">{{ item.entry.kind === 'undo' ? 'back' : item.entry.kind }}</span>
-          <span class="text"
-            >{{ item.entry.text }}
-            <a
-              v-for="file in filesOf(item.position)"
-              :key="file.id"
-              class="file small"
-              :href="`/api/v1/attachments/${file.id}`"
-              target="_blank"
-              rel="noopener"
-              >{{ file.name }}</a
-            ></span
-          >
+          <span class="text">{{ item.entry.text }} <AttachedFiles :files="filesOf(item.position)" /></span>
           <span class="acts">
             <button
               v-if="item.standing"
@@ -147,9 +137,6 @@ li {
 }
 .note .field {
   flex: 1;
-}
-.file {
-  margin-left: 0.6rem;
 }
 .acts {
   display: flex;

@@ -93,12 +93,6 @@ function back(): void {
 </template>
 
 <style scoped>
-.verdict {
-  font-size: 1.1rem;
-  font-weight: 600;
-  color: var(--petrol);
-  margin-top: 0.2rem;
-}
 .verdict.wrong {
   color: var(--amber-text);
 }

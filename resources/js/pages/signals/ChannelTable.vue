@@ -121,16 +121,5 @@ td {
     width: 120px;
     min-width: 110px;
   }
-  .still {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(165px, 1fr));
-    gap: 0.3rem 1rem;
-    margin-top: 0.6rem;
-  }
-  .still li {
-    display: flex;
-    align-items: center;
-    gap: 0.45rem;
-  }
 }
 </style>
