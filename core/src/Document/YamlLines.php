@@ -7,85 +7,69 @@ namespace Linguator\Core\Document;
 /** Finds the line of a place in block-style YAML, for error messages; inside `{…}` on one line it names that line. */
 final class YamlLines
 {
+    private const KEY = '/\G(?:"((?:[^"\\\\]|\\\\.)*)"|\'((?:[^\']|\'\')*)\'|([^\s"\'\[\]{}#&*!|>%@`,][^#]*?))\s*:(?=\s|$)/';
+
+    /** A list may stand as far left as its key: its items count as half a column further right. */
+    private const ITEM = 0.5;
+
+    /** @var list<array{column: float, step: string}> From the document down to where the reading is. */
+    private array $open = [];
+
+    /** @var array<string, int> */
+    private array $lines = [];
+
+    private function __construct(string $text)
+    {
+        $literal = null;
+        foreach (explode("\n", $text) as $k => $line) {
+            $indent = strspn($line, ' ');
+            if (preg_match('/^\s*(#|$)/', $line) === 1 || ($literal !== null && $indent > $literal)) {
+                continue;
+            }
+            $this->lines[''] ??= $k + 1;
+            $this->line($line, $k + 1);
+            $literal = preg_match('/[:-] [|>][+-]?\d?[+-]?\s*$/', $line) === 1 ? $indent : null;
+        }
+    }
+
     /** The line (from 1) of the deepest part of the path that can be found. */
     public static function of(string $text, string $path): int
     {
-        $lines = explode("\n", $text);
-        $at = self::firstContent($lines, 0) ?? 0;
-        if ($path === '') {
-            return $at + 1;
-        }
-        $indent = strspn($lines[$at], ' ');
-        foreach (explode('.', $path) as $step) {
-            $found = ctype_digit($step)
-                ? self::item($lines, $at, $indent, (int) $step)
-                : self::key($lines, $at, $indent, $step);
-            if ($found === null) {
-                break;
-            }
-            [$at, $indent] = $found;
+        $lines = (new self($text))->lines;
+        for (; ! isset($lines[$path]) && $path !== ''; $path = substr($path, 0, (int) strrpos($path, '.'))) {
+            continue;
         }
 
-        return $at + 1;
+        return $lines[$path] ?? 1;
     }
 
-    /**
-     * @param  list<string>  $lines
-     * @return array{int, int}|null Line and the indent of what stands below.
-     */
-    private static function key(array $lines, int $from, int $indent, string $key): ?array
+    private function line(string $line, int $number): void
     {
-        for ($number = $from; $number < count($lines); $number++) {
-            $line = $lines[$number];
-            if (trim($line) === '') {
-                continue;
-            }
-            $own = strspn($line, ' -');
-            if ($number > $from && strspn($line, ' ') < $indent) {
-                return null;
-            }
-            if ($own === $indent && preg_match('/^["\']?'.preg_quote($key, '/').'["\']?\s*:/', substr($line, $own)) === 1) {
-                $below = self::firstContent($lines, $number + 1);
-
-                return [$number, $below === null ? $indent + 2 : strspn($lines[$below], ' ')];
-            }
+        $at = strspn($line, ' ');
+        while (preg_match('/\G-(?: +|$)/', $line, $dash, 0, $at) === 1) {
+            $this->close($at + self::ITEM);
+            $last = end($this->open);
+            $position = $last !== false && $last['column'] === $at + self::ITEM ? (int) array_pop($this->open)['step'] + 1 : 0;
+            $this->enter($at + self::ITEM, (string) $position, $number);
+            $at += strlen($dash[0]);
         }
-
-        return null;
+        if (preg_match(self::KEY, $line, $key, PREG_UNMATCHED_AS_NULL, $at) === 1) {
+            $this->close($at - self::ITEM);
+            $this->enter($at, $key[1] ?? $key[2] ?? $key[3] ?? '', $number);
+        }
     }
 
-    /**
-     * @param  list<string>  $lines
-     * @return array{int, int}|null
-     */
-    private static function item(array $lines, int $from, int $indent, int $position): ?array
+    /** Leaves everything that stands further right. */
+    private function close(float $column): void
     {
-        $count = -1;
-        for ($number = $from; $number < count($lines); $number++) {
-            $line = $lines[$number];
-            if (trim($line) === '' || strspn($line, ' ') > $indent) {
-                continue;
-            }
-            if (strspn($line, ' ') < $indent) {
-                return null;
-            }
-            if (str_starts_with(substr($line, $indent), '-') && ++$count === $position) {
-                return [$number, strspn($line, ' -')];
-            }
+        while ($this->open !== [] && $this->open[count($this->open) - 1]['column'] > $column) {
+            array_pop($this->open);
         }
-
-        return null;
     }
 
-    /** @param  list<string>  $lines */
-    private static function firstContent(array $lines, int $from): ?int
+    private function enter(float $column, string $step, int $number): void
     {
-        for ($number = $from; $number < count($lines); $number++) {
-            if (preg_match('/^\s*(#|$)/', $lines[$number]) !== 1) {
-                return $number;
-            }
-        }
-
-        return null;
+        $this->open[] = ['column' => $column, 'step' => $step];
+        $this->lines[implode('.', array_column($this->open, 'step'))] ??= $number;
     }
 }
