@@ -48,9 +48,7 @@ final class YamlLines
         $at = strspn($line, ' ');
         while (preg_match('/\G-(?: +|$)/', $line, $dash, 0, $at) === 1) {
             $this->close($at + self::ITEM);
-            $last = end($this->open);
-            $position = $last !== false && $last['column'] === $at + self::ITEM ? (int) array_pop($this->open)['step'] + 1 : 0;
-            $this->enter($at + self::ITEM, (string) $position, $number);
+            $this->enter($at + self::ITEM, (string) $this->nextItem($at + self::ITEM), $number);
             $at += strlen($dash[0]);
         }
         if (preg_match(self::KEY, $line, $key, PREG_UNMATCHED_AS_NULL, $at) === 1) {
@@ -65,6 +63,18 @@ final class YamlLines
         while ($this->open !== [] && $this->open[count($this->open) - 1]['column'] > $column) {
             array_pop($this->open);
         }
+    }
+
+    /** Position of an item that begins here: the one after the item before, which ends. */
+    private function nextItem(float $column): int
+    {
+        $last = end($this->open);
+        if ($last === false || $last['column'] !== $column) {
+            return 0;
+        }
+        array_pop($this->open);
+
+        return (int) $last['step'] + 1;
     }
 
     private function enter(float $column, string $step, int $number): void
