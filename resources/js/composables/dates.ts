@@ -18,9 +18,10 @@ export function age(at: string | null | undefined): string {
 /** A day of a document as a heading: "Tuesday 3 November 2026". */
 export function heading(day: string): string {
   const date = new Date(`${day}T12:00:00Z`)
-  return Number.isNaN(date.getTime())
-    ? day
-    : date.toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
+  if (Number.isNaN(date.getTime())) return day
+  // Browsers differ over a comma between them.
+  const weekday = date.toLocaleDateString('en-GB', { weekday: 'long', timeZone: 'UTC' })
+  return `${weekday} ${date.toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })}`
 }
 
 /** Grouped by day, in the sequence given. */
