@@ -9,8 +9,12 @@ use Illuminate\Support\Facades\DB;
 /** Copies of the whole bench, and back. */
 final readonly class Backup
 {
+    public function __construct(private BackupFiles $files)
+    {
+    }
+
     /** What makes a file one of ours, parents before children. */
-    private const TABLES = ['cards', 'rigs', 'rig_entries', 'aliases', 'attachments'];
+    private const TABLES = ['cards', 'rigs', 'rig_entries', 'aliases', 'attachments', 'formats', 'captures', 'left_attachments'];
 
     private const OLDEST = ['cards', 'rigs', 'rig_entries', 'aliases'];
 
@@ -32,6 +36,7 @@ final readonly class Backup
             throw new \RuntimeException('The folder '.dirname($file).' cannot be written to.');
         }
         DB::statement('VACUUM INTO ?', [$file]);
+        $this->files->putInto(self::open($file));
 
         return $file;
     }
@@ -45,6 +50,8 @@ final readonly class Backup
     {
         $this->check($file);
         $kept = $this->write(storage_path('backups/before-restore-'.now()->format('Y-m-d_His').'-'.bin2hex(random_bytes(3)).'.sqlite'));
+        // Their names tell their content: beside those that are there they disturb nobody.
+        $this->files->takeFrom(self::open($file));
         DB::statement('ATTACH DATABASE ? AS backup', [realpath($file)]);
         try {
             DB::transaction(function (): void {
@@ -58,6 +65,7 @@ final readonly class Backup
         } finally {
             DB::statement('DETACH DATABASE backup');
         }
+        $this->files->clearAway();
 
         return $kept;
     }
@@ -87,9 +95,9 @@ final readonly class Backup
             throw new \RuntimeException("\"$file\" is no backup of a bench; nothing was changed.");
         }
         try {
-            $copy = new \PDO("sqlite:$file", null, null, [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
-            $sound = self::column($copy, 'PRAGMA integrity_check') === ['ok'];
-            $tables = self::column($copy, "SELECT name FROM sqlite_master WHERE type = 'table'");
+            $copy = self::open($file);
+            $sound = BackupFiles::column($copy, 'PRAGMA integrity_check') === ['ok'];
+            $tables = BackupFiles::column($copy, "SELECT name FROM sqlite_master WHERE type = 'table'");
         } catch (\PDOException $error) {
             throw new \RuntimeException("\"$file\" is damaged ({$error->getMessage()}); nothing was changed.");
         }
@@ -102,11 +110,8 @@ final readonly class Backup
         }
     }
 
-    /** @return list<mixed> */
-    private static function column(\PDO $database, string $question): array
+    private static function open(string $file): \PDO
     {
-        $answer = $database->query($question);
-
-        return $answer === false ? [] : array_values($answer->fetchAll(\PDO::FETCH_COLUMN));
+        return new \PDO("sqlite:$file", null, null, [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
     }
 }

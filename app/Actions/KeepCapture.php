@@ -21,9 +21,9 @@ final readonly class KeepCapture
      */
     public function __invoke(string $name, mixed $from): Capture
     {
-        File::ensureDirectoryExists(config()->string('linguator.captures'));
+        File::ensureDirectoryExists(Capture::folder());
         $this->clearAway();
-        $waiting = config()->string('linguator.captures').'/.'.bin2hex(random_bytes(8));
+        $waiting = Capture::folder().'/.'.bin2hex(random_bytes(8));
         try {
             $size = $this->write($from, $waiting);
             if ($size === 0) {

@@ -19,6 +19,9 @@ use Linguator\Core\Document\DocumentError;
  */
 final class Capture extends Model
 {
+    /** What `fileName` gives. */
+    public const FILE_NAME = '/^[0-9]+-[0-9a-f]{16}$/D';
+
     public $timestamps = false;
 
     protected $guarded = [];
@@ -35,10 +38,21 @@ final class Capture extends Model
         return array_values(self::query()->get()->whereNull('gone_at')->sortByDesc('id')->all());
     }
 
-    /** Number and content: after a restore no file can pass for another one that had the same number. */
     public function path(): string
     {
-        return config()->string('linguator.captures')."/$this->id-".substr($this->sha256, 0, 16);
+        return self::folder().'/'.self::fileName($this->id, $this->sha256);
+    }
+
+    /** Where the files of all captures lie. */
+    public static function folder(): string
+    {
+        return config()->string('linguator.captures');
+    }
+
+    /** Number and content: after a restore no file can pass for another one that had the same number. */
+    public static function fileName(int $id, string $sha256): string
+    {
+        return "$id-".substr($sha256, 0, 16);
     }
 
     /**
