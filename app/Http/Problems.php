@@ -20,7 +20,7 @@ final class Problems
         405 => ['method_not_allowed', 'This address does not take that kind of request.'],
         413 => ['too_large', 'More was sent than can be taken; expected at most 64 MB.'],
         419 => ['page_expired', 'This page has been open too long; load it again, nothing typed is lost.'],
-        503 => ['busy', 'The bench is being looked after; try again in a moment.'],
+        503 => ['busy', 'The bench is busy with another write; nothing was changed. Try again in a moment.'],
     ];
 
     public static function register(Exceptions $exceptions): void
@@ -31,6 +31,7 @@ final class Problems
         $exceptions->render(static fn (Conflict $conflict): JsonResponse => Answer::json($conflict->toArray(), 409));
         $exceptions->render(static fn (TokenMismatchException $error, Request $request): ?JsonResponse => $request->is('api/*') ? self::sentence(419) : null);
         $exceptions->render(static fn (HttpExceptionInterface $error, Request $request): ?JsonResponse => $request->is('api/*') ? self::sentence($error->getStatusCode()) : null);
+        $exceptions->render(static fn (\PDOException $error, Request $request): ?JsonResponse => $request->is('api/*') && str_contains($error->getMessage(), 'database is locked') ? self::sentence(503) : null);
         $exceptions->render(static fn (\Throwable $error, Request $request): ?JsonResponse => $request->is('api/*') && ! config('app.debug') ? self::sentence(500) : null);
     }
 
