@@ -64,7 +64,7 @@ final readonly class KeepCapture
             throw DocumentError::at('capture', 'The capture cannot be kept: there is no room for it.', 'no_room');
         }
         if ($size > CaptureUpload::MAX_BYTES) {
-            throw DocumentError::at('capture', 'Found more than '.(CaptureUpload::MAX_BYTES >> 20).' MB; expected a capture of at most that. The command linguator:decode takes files of any size.', 'too_large');
+            throw DocumentError::at('capture', 'Found more than '.intdiv(CaptureUpload::MAX_BYTES, 1_000_000).' MB; expected a capture of at most that. The command linguator:decode takes files of any size.', 'too_large');
         }
 
         return $size;

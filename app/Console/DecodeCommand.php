@@ -10,7 +10,6 @@ use Linguator\Core\Capture\Source;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\Schemas;
-use Linguator\Core\Format\FormatCardText;
 use Linguator\Core\Verb\DecodeVerb;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -85,17 +84,9 @@ final class DecodeCommand extends Command
                 $document->{$key} = in_array($key, self::NUMBERS, true) && is_numeric($value) ? $value + 0 : $value;
             }
         }
-        $card = $this->option('card');
-        if (is_string($card)) {
-            $text = is_file($card) ? file_get_contents($card) : false;
-            if ($text === false) {
-                throw DocumentError::at('card', "The file \"$card\" cannot be read.", 'no_such_file');
-            }
-            try {
-                $document->card = FormatCardText::value($text);
-            } catch (DocumentError $error) {
-                throw $error->inside('card');
-            }
+        $card = FormatCardFile::read($this->option('card'));
+        if ($card !== null) {
+            $document->card = $card;
         }
 
         return $document;

@@ -12,7 +12,7 @@ use Linguator\Core\Format\FormatCardText;
 /** A capture that has been uploaded, and the fields beside it. */
 final readonly class CaptureUpload
 {
-    public const MAX_BYTES = 67_108_864;
+    public const MAX_BYTES = 64_000_000;
 
     private const NUMBERS = ['frames', 'max_rate'];
 

@@ -48,6 +48,8 @@ it('refuses on the command line with status 2 and a document', function (array $
     'a number that is none' => [['decode', __FILE__, '--frames=many'], 'frames'],
     'a card that is not there' => [['decode', __FILE__, '--card=/nowhere'], 'card'],
     'pulses as bytes' => [['stand-in', '--format=ppm', '--kind=hex'], 'kind'],
+    'no card to send by' => [['stand-in', '--card=/nowhere'], 'card'],
+    'a card that is none' => [['stand-in', '--card=/etc/hostname'], 'card'],
     'a share beyond all' => [['stand-in', '--dropped=3'], 'dropped'],
 ]);
 

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Console\FormatCardFile;
 use App\Models\Format;
 use Illuminate\Console\Command;
 use Linguator\Core\Capture\CaptureKind;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\Schemas;
+use Linguator\Core\Format\FormatCard;
 use Linguator\Core\StandIn\Recording;
 use Linguator\Core\StandIn\StandIn;
 use Linguator\Core\StandIn\StandInOptions;
@@ -27,7 +29,8 @@ final class StandInCommand extends Command
 
     /** @var string */
     protected $signature = 'linguator:stand-in {file=- : Where to write to, or - for standard output}
-        {--format=s100i : ppm, pwm or the id of a serial format}
+        {--format= : ppm, pwm or the id of a serial format; s100i unless told}
+        {--card= : A file with a format card, in place of --format}
         {--kind= : hex, bin, csv, vcd or wav; told by the file\'s ending unless given}
         {--port= : Send on this port of 127.0.0.1 in real time instead, to whoever connects}
         {--channels=} {--seconds=} {--period-ms=} {--baud=} {--inverted : Upside down}
@@ -39,7 +42,8 @@ final class StandInCommand extends Command
     public function handle(Schemas $schemas): int
     {
         try {
-            $options = StandInOptions::of($this->document(), $schemas, Format::own($schemas));
+            $card = $this->card($schemas);
+            $options = StandInOptions::of($this->document($card), $schemas, $card === null ? Format::own($schemas) : [$card]);
             $port = $this->option('port');
 
             return is_string($port) ? $this->serve((int) $port, $options) : $this->write($options);
@@ -50,9 +54,19 @@ final class StandInCommand extends Command
         }
     }
 
-    private function document(): \stdClass
+    private function card(Schemas $schemas): ?FormatCard
     {
-        $document = (object) ['format' => $this->option('format')];
+        $document = FormatCardFile::read($this->option('card'));
+        try {
+            return $document === null ? null : FormatCard::of($document, $schemas);
+        } catch (DocumentError $error) {
+            throw $error->inside('card');
+        }
+    }
+
+    private function document(?FormatCard $card): \stdClass
+    {
+        $document = (object) ['format' => $card->id ?? $this->option('format') ?? 's100i'];
         foreach (self::NUMBERS as $key) {
             $value = $this->option(strtr($key, '_', '-'));
             if (is_string($value)) {

@@ -111,7 +111,7 @@ final readonly class CaptureController
         foreach ($chunks as $chunk) {
             $size += (int) fwrite($stream, $chunk);
             if ($size > CaptureUpload::MAX_BYTES) {
-                throw DocumentError::at('stand_in.seconds', 'So long a capture is larger than the '.(CaptureUpload::MAX_BYTES >> 20).' MB that are taken; expected fewer seconds. The command linguator:stand-in writes files of any size.', 'too_large');
+                throw DocumentError::at('stand_in.seconds', 'So long a capture is larger than the '.intdiv(CaptureUpload::MAX_BYTES, 1_000_000).' MB that are taken; expected fewer seconds. The command linguator:stand-in writes files of any size.', 'too_large');
             }
         }
         rewind($stream);

@@ -67,7 +67,7 @@ final readonly class DecodeAnswer
     {
         $facts = $this->decoding->facts;
         if ($facts === null) {
-            return $this->decoding->bytes === null ? null : (new ByteFacts($this->decoding->firstBytes))->toArray();
+            return $this->decoding->bytes === null ? null : $this->byteFacts();
         }
 
         return [
@@ -78,8 +78,15 @@ final readonly class DecodeAnswer
             'baud' => $this->decoding->shape !== null ? null : $facts->baud(),
             'gap_ms' => $facts->betweenUs > 0 ? round($facts->betweenUs / 1000, 4) : null,
             ...($this->decoding->uart === null ? [] : ['parity_errors' => $this->decoding->uart->parityErrors, 'stop_errors' => $this->decoding->uart->stopErrors]),
-            ...($this->decoding->shape === null && $this->decoding->firstBytes !== '' ? (new ByteFacts($this->decoding->firstBytes))->toArray() : []),
+            ...($this->decoding->unknownLine === null ? [] : ['parity' => $this->decoding->unknownLine->parity]),
+            ...($this->decoding->shape === null && $this->decoding->firstBytes !== '' ? $this->byteFacts() : []),
         ];
+    }
+
+    /** @return array<string, int|string|null> */
+    private function byteFacts(): array
+    {
+        return (new ByteFacts($this->decoding->firstBytes))->toArray($this->decoding->format === null);
     }
 
     /** @return list<array{channel: int, on: int, off: int, us: float}> */

@@ -15,6 +15,7 @@ use Linguator\Core\Document\Excerpt;
 use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Line\Edges;
 use Linguator\Core\Line\LineFacts;
+use Linguator\Core\Line\LineGuess;
 
 /** Reads a capture of any kind: finds its format, then goes through all of it. */
 final readonly class Decoder
@@ -93,7 +94,7 @@ final readonly class Decoder
         $decoding->wires = $capture->wires();
         $wire = self::wireAsked($decoding->options->wire, $capture);
         $decoding->wire = $wire;
-        $choice = null;
+        [$choice, $head] = [null, []];
         foreach (self::heads($capture->edges($wire), static fn (Edges $edges): int => count($edges->times), self::HEAD_CHANGES) as $head) {
             $decoding->facts = LineFacts::of($head);
             $last = $head[count($head) - 1]->times;
@@ -108,6 +109,10 @@ final readonly class Decoder
         $decoding->shape = $choice->shape;
         $decoding->firstBytes = $choice->bytes;
         $this->take($choice, $decoding);
+        $guess = $choice->confidence < Decoding::RECOGNISED && $decoding->facts !== null ? LineGuess::of($head, $decoding->facts) : null;
+        if ($guess !== null) {
+            [$decoding->unknownLine, $decoding->firstBytes] = [$guess->line, $guess->bytes];
+        }
     }
 
     private function take(Choice $choice, Decoding $decoding): void

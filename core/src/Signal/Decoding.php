@@ -33,6 +33,9 @@ final class Decoding
     /** The line as it was read; null: the capture holds bytes or pulses. */
     public ?LineSetting $line = null;
 
+    /** How bytes seem to stand on a wire whose format is not known. */
+    public ?LineSetting $unknownLine = null;
+
     public ?LineFacts $facts = null;
 
     public ?UartReader $uart = null;

@@ -11,6 +11,14 @@ use Linguator\Core\Quantity\Steps;
 /** What the signal desk draws beside the verb's answer. */
 final readonly class DeskView
 {
+    /** A channel over which a stick was moved from end to end travels at least so far. */
+    private const MOVING_US = 600.0;
+
+    private const USUAL_US = [1000.0, 2000.0];
+
+    /** By so much an end falls short before it is worth a word. */
+    private const SHORT_US = 20.0;
+
     /** Shown behind the last channel of a pulse train. */
     private const PULSE_END_US = 1000.0;
 
@@ -100,15 +108,26 @@ final readonly class DeskView
         return "This is $name. $sound".$this->remark();
     }
 
-    /** What strikes the eye among the values, in one sentence. */
+    /** What strikes the eye among the values, in one sentence: a moving channel that does not go as far as the others do. */
     private function remark(): string
     {
-        foreach ($this->decoding->tally?->channels->toArray() ?? [] as $channel) {
-            if ($channel['channel'] === 3 && $channel['max_us'] > 1900 && $channel['min_us'] > 1020 && $channel['min_us'] < 1300) {
-                return sprintf(' Channel 3 never goes below %.0f µs.', $channel['min_us']);
-            }
-        }
+        $moving = array_filter($this->decoding->tally?->channels->toArray() ?? [], static fn (array $channel): bool => $channel['max_us'] - $channel['min_us'] >= self::MOVING_US);
+        $below = self::standsOut(array_map(static fn (array $channel): float => $channel['min_us'] - self::USUAL_US[0], $moving));
+        $above = self::standsOut(array_map(static fn (array $channel): float => self::USUAL_US[1] - $channel['max_us'], $moving));
 
-        return '';
+        return match (true) {
+            $below !== null => sprintf(' Channel %d never goes below %.0f µs.', $moving[$below]['channel'], $moving[$below]['min_us']),
+            $above !== null => sprintf(' Channel %d never goes above %.0f µs.', $moving[$above]['channel'], $moving[$above]['max_us']),
+            default => '',
+        };
+    }
+
+    /** @param  array<int, float>  $short  By how much each falls short of the usual end, µs. */
+    private static function standsOut(array $short): ?int
+    {
+        arsort($short);
+        [$first, $second] = [array_values($short)[0] ?? 0.0, array_values($short)[1] ?? 0.0];
+
+        return $first > self::SHORT_US && $first - max(0.0, $second) > self::SHORT_US ? array_key_first($short) : null;
     }
 }

@@ -7,6 +7,7 @@ namespace Linguator\Core\Signal;
 use Linguator\Core\Capture\ByteCapture;
 use Linguator\Core\Capture\CsvChannels;
 use Linguator\Core\Capture\WireCapture;
+use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FrameAnatomy;
 use Linguator\Core\Format\Framers;
 use Linguator\Core\Format\Stuffing;
@@ -138,17 +139,17 @@ final readonly class Window
         if ($this->decoding->shape !== null) {
             return $this->pulses($this->decoding->shape, $inside);
         }
-        if ($card === null || $inside === []) {
+        $line = $this->decoding->line ?? ($card === null ? $this->decoding->unknownLine : LineSetting::of($card));
+        if ($line === null || $inside === []) {
             return [];
         }
-        $line = $this->decoding->line ?? LineSetting::of($card);
         $uart = new UartReader($line);
         [$bytes, $times] = ['', []];
         foreach ([...array_map($uart->push(...), $inside), $uart->finish()] as [$some, $when]) {
             $bytes .= $some;
             array_push($times, ...$when);
         }
-        $names = $this->names($bytes, $times);
+        $names = $card === null ? [] : $this->names($card, $bytes, $times);
         $named = [];
         foreach ($times as $k => $us) {
             if ($us + $line->byteUs() >= $this->fromUs && $us <= $this->toUs) {
@@ -191,10 +192,8 @@ final readonly class Window
      * @param  list<float>  $times
      * @return array<int, string> By position of the byte.
      */
-    private function names(string $bytes, array $times): array
+    private function names(FormatCard $card, string $bytes, array $times): array
     {
-        $card = $this->decoding->card;
-        assert($card !== null);
         $pick = new FramePick(0, self::NAMED_FRAMES);
         try {
             $framer = Framers::for($card);

@@ -1,6 +1,7 @@
 import { queryOptions } from '@tanstack/vue-query'
 import type { DecodeAnswer } from './generated/decode.out'
 import { ApiError, getJson, postJson, requestToken } from './http'
+import { figure } from '@/composables/numberText'
 
 export interface CaptureListed {
   id: number
@@ -144,5 +145,5 @@ export function sendCapture(file: Blob, name: string, onProgress: (share: number
 }
 
 export function sizeOf(bytes: number): string {
-  return bytes < 1000 ? `${bytes} bytes` : bytes < 1e6 ? `${(bytes / 1000).toFixed(1)} kB` : `${(bytes / 1e6).toFixed(1)} MB`
+  return bytes < 1000 ? `${bytes} bytes` : bytes < 1e6 ? `${figure(bytes / 1000)} kB` : `${figure(bytes / 1e6)} MB`
 }

@@ -20,6 +20,8 @@ const WAIT_MS = 60
 /** Shown before and behind a frame, as a share of it. */
 const MARGIN = 0.06
 const USUAL_PERIOD_US = 20_000
+/** Of a wire nobody can read so much is shown at first. */
+const FIRST_LOOK_US = 25_000
 const SHORTEST_US = 2
 
 const whole = computed<Stretch>(() => ({ from: 0, to: Math.max(props.reading.desk.ends_us ?? 0, 1000) }))
@@ -32,6 +34,8 @@ const frame = ref<FrameSeen | null>(null)
 const middle = ref<Stretch>({ from: 0, to: 1 })
 const near = ref<Stretch>({ from: 0, to: 1 })
 const wave = ref<WaveSeen | null>(null)
+/** Where the wire is busy, for a capture without values to draw. */
+const busy = ref<WaveSeen | null>(null)
 const problem = ref('')
 let timer = 0
 
@@ -48,7 +52,8 @@ function indexAt(us: number): number {
 
 async function readFrame(): Promise<void> {
   if (frames.value === 0) {
-    middle.value = { ...whole.value }
+    middle.value = { from: 0, to: Math.min(whole.value.to, FIRST_LOOK_US) }
+    if (hasWire.value) busy.value = await windowOf(whole.value)
     return
   }
   try {
@@ -64,21 +69,28 @@ async function readFrame(): Promise<void> {
   }
 }
 
-async function readWave(): Promise<void> {
-  const asked = { ...middle.value }
+async function windowOf(stretch: Stretch): Promise<WaveSeen | null> {
   try {
-    const seen = await postJson<WaveSeen>(`/captures/${props.reading.capture.id}/window`, {
-      from_us: asked.from,
-      to_us: asked.to,
+    return await postJson<WaveSeen>(`/captures/${props.reading.capture.id}/window`, {
+      from_us: stretch.from,
+      to_us: stretch.to,
       options: props.options,
     })
+  } catch (error) {
+    problem.value = sentenceOf(error)
+    return null
+  }
+}
+
+async function readWave(): Promise<void> {
+  const asked = { ...middle.value }
+  const seen = await windowOf(asked)
+  if (seen !== null) {
     if (asked.from !== middle.value.from || asked.to !== middle.value.to) return
     wave.value = seen
     const first = seen.bytes.find((byte) => byte.us >= asked.from) ?? seen.bytes[0]
     near.value = first ? aroundByte(first) : moved({ from: asked.from, to: asked.from + lengthOf(asked) / 12 }, 0, asked)
     problem.value = ''
-  } catch (error) {
-    problem.value = sentenceOf(error)
   }
 }
 
@@ -87,7 +99,12 @@ const aroundByte = (byte: { us: number; to_us: number }): Stretch => ({
   to: byte.to_us + 0.12 * (byte.to_us - byte.us),
 })
 
+/** To another frame; where there are none, along the wire. */
 function step(by: number): void {
+  if (frames.value === 0) {
+    middle.value = moved(middle.value, Math.max(-10, Math.min(10, by)) * 0.5 * lengthOf(middle.value), whole.value)
+    return
+  }
   const next = Math.min(frames.value - 1, Math.max(0, index.value + by))
   if (next !== index.value) index.value = next
 }
@@ -141,20 +158,20 @@ function keyOnByte(event: KeyboardEvent): void {
   stepByte(event.key === 'ArrowRight' ? 1 : -1)
 }
 
-watch(
-  () => [index.value, props.reading] as const,
-  () => void readFrame(),
-  { immediate: true },
-)
-watch(
-  () => props.reading.capture.id,
-  () => (index.value = 0),
-)
 watch(middle, () => {
   if (!hasWire.value) return
   window.clearTimeout(timer)
   timer = window.setTimeout(() => void readWave(), WAIT_MS)
 })
+watch(
+  () => props.reading.capture.id,
+  () => (index.value = 0),
+)
+watch(
+  () => [index.value, props.reading] as const,
+  () => void readFrame(),
+  { immediate: true },
+)
 
 const field = computed(() => {
   const at = (near.value.from + near.value.to) / 2
@@ -175,13 +192,23 @@ const middleWords = computed(() => `${timeWords(lengthOf(middle.value))} from ${
       @keydown="keyOnWhole"
     >
       <p class="head">
-        <b>The whole capture</b> <span class="muted">{{ timeWords(lengthOf(whole)) }}, channel {{ channel }} in µs</span>
+        <b>The whole capture</b>
+        <span class="muted">{{ timeWords(lengthOf(whole)) }}, {{ busy ? 'changes of the wire' : `channel ${channel} in µs` }}</span>
         <span v-if="reading.answer.flags.failsafe > 0" class="key"><i class="failsafe" aria-hidden="true"></i> failsafe</span>
         <span v-if="reading.answer.flags.frame_lost > 0" class="key"><i class="frame-lost" aria-hidden="true"></i> frame lost</span>
         <span v-if="reading.answer.bad_frames.length > 0" class="key"><i class="bad" aria-hidden="true"></i> bad frame</span>
         <span v-if="!reading.desk.has_times && frames > 0" class="muted small">no times in it: frames are laid out at the usual period</span>
       </p>
+      <WaveDrawing
+        v-if="busy"
+        :wave="{ ...busy, bytes: [] }"
+        :stretch="whole"
+        :bracket="middle"
+        :label="`Where the wire is busy; the bracket begins at ${timeWords(Math.max(0, middle.from))}`"
+        @pick="middle = moved(middle, $event - (middle.from + middle.to) / 2, whole)"
+      />
       <WholeDrawing
+        v-else
         :reading="reading"
         :channel="channel"
         :stretch="whole"
@@ -197,8 +224,12 @@ const middleWords = computed(() => `${timeWords(lengthOf(middle.value))} from ${
           ><b v-else>The wire</b> <span class="muted">{{ middleWords }}</span>
           <span v-if="wave.drawn" class="muted small">drawn from its bytes</span>
           <span class="steps">
-            <button type="button" aria-label="Frame before" :disabled="index === 0" @click="step(-1)">◂</button>
-            <button type="button" aria-label="Next frame" :disabled="index >= frames - 1" @click="step(1)">▸</button>
+            <button type="button" :aria-label="frames > 0 ? 'Frame before' : 'Earlier'" :disabled="frames > 0 && index === 0" @click="step(-1)">
+              ◂
+            </button>
+            <button type="button" :aria-label="frames > 0 ? 'Next frame' : 'Later'" :disabled="frames > 0 && index >= frames - 1" @click="step(1)">
+              ▸
+            </button>
             <button type="button" aria-label="Closer" @click="zoom(0.5)">+</button>
             <button type="button" aria-label="Further" @click="zoom(2)">−</button>
           </span>
@@ -209,7 +240,8 @@ const middleWords = computed(() => `${timeWords(lengthOf(middle.value))} from ${
         <p class="head">
           <b>{{ field === null ? 'Close up' : isPulses ? 'One channel' : 'One byte' }}</b>
           <span v-if="field" class="muted"
-            ><span class="value">{{ isPulses ? `${field.hex} µs` : `0x${field.hex}` }}</span> {{ field.name || 'not part of a sound frame' }}</span
+            ><span class="value">{{ isPulses ? `${field.hex} µs` : `0x${field.hex}` }}</span>
+            {{ field.name || (frames > 0 ? 'not part of a sound frame' : '') }}</span
           >
           <span class="muted">{{ timeWords(lengthOf(near)) }}</span>
           <span class="steps">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { deskQuery, readingQuery } from '@/api/captures'
 import { deleteJson, getJson, postJson, sentenceOf } from '@/api/http'
 import { useNotice } from '@/composables/useNotice'
@@ -14,6 +14,7 @@ interface FormatListed {
 
 const notice = useNotice()
 const route = useRoute()
+const router = useRouter()
 const client = useQueryClient()
 const KEY = ['formats'] as const
 const { data, error } = useQuery({ queryKey: KEY, queryFn: () => getJson<{ shipped: FormatListed[]; own: FormatListed[] }>('/formats') })
@@ -44,6 +45,8 @@ async function save(): Promise<void> {
     text.value = ''
     replaces.value = false
     await Promise.all([client.invalidateQueries({ queryKey: KEY }), client.invalidateQueries({ queryKey: deskQuery.queryKey })])
+    // It was written for this capture: there it shows whether it fits.
+    if (from.value > 0) await router.push(`/signals/${from.value}`)
   } catch (failed) {
     problem.value = sentenceOf(failed)
   }

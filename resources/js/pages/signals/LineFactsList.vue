@@ -24,6 +24,7 @@ const facts = computed(() => {
   if (bit === null && shortest !== null) rows.push(['shortest stay', timeWords(shortest)])
   const gap = number('gap_ms')
   if (gap !== null) rows.push(['silence between', `${figure(gap, 3)} ms`])
+  if (typeof measured.parity === 'string') rows.push(['parity', measured.parity])
   const parity = number('parity_errors') ?? 0
   if (parity > 0) rows.push(['parity wrong in', `${parity} bytes`])
   const stop = number('stop_errors') ?? 0
@@ -31,6 +32,7 @@ const facts = computed(() => {
   const frame = number('frame_bytes')
   if (props.answer.format === null && frame !== null) rows.push(['repeats every', `${frame} bytes`])
   if (props.answer.format === null && typeof measured.header === 'string') rows.push(['always the same', `0x${measured.header}`])
+  if (props.answer.format === null && typeof measured.check === 'string') rows.push(['check that holds', measured.check])
   if (props.answer.format === null && typeof measured.first_bytes === 'string' && measured.first_bytes !== '')
     rows.push(['begins with', (measured.first_bytes.match(/../g) ?? []).slice(0, 32).join(' ')])
   if (props.answer.wire !== undefined && props.answer.wires.length > 1)

@@ -64,7 +64,9 @@ watch(answer, (now) => {
 const { data: names } = useQuery(namesQuery)
 const aliases = computed(() => names.value?.entries.find((one) => one.kind === 'format' && one.target === answer.value?.format)?.aliases ?? [])
 const others = computed(() => (desk.value?.captures ?? []).filter((one) => one.id !== id.value))
-const worth = computed(() => (answer.value === null ? '' : `${Math.round(answer.value.confidence * 100)} % sure`))
+const worth = computed(() =>
+  answer.value === null || reading.data.value?.desk.card_draft ? '' : `${Math.round(answer.value.confidence * 100)} % sure`,
+)
 const drawn = computed(() => answer.value !== null && (answer.value.frames.good > 0 || answer.value.wires.length > 0))
 
 function told(key: 'as' | 'line' | 'max_rate', value: string): void {
@@ -141,7 +143,8 @@ const date = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeri
         <p class="sure">
           <b class="value">{{ worth }}</b>
           <span v-if="answer.runner_up" class="muted"
-            >; next would be {{ answer.runner_up.format }}, <span class="value">{{ Math.round(answer.runner_up.confidence * 100) }} %</span></span
+            >{{ worth === '' ? 'nearest is' : '; next would be' }} {{ answer.runner_up.format }},
+            <span class="value">{{ Math.round(answer.runner_up.confidence * 100) }} %</span></span
           >
           <label v-if="answer.wires.length > 1"
             >wire
@@ -174,7 +177,7 @@ const date = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeri
         </p>
         <FindingLine v-for="finding in answer.findings" :key="finding.code + finding.message" :finding="finding" />
         <p v-if="answer.findings.length === 0" class="band calm">Nothing is wrong in what was captured.</p>
-        <p v-if="answer.format === null && answer.kind !== 'csv'" class="next">
+        <p v-if="reading.data.value.desk.card_draft" class="next">
           <RouterLink :to="{ path: '/signals/formats', query: { from: id } }">Write a format card from what was measured</RouterLink>
         </p>
         <LineFactsList :answer="answer" />
