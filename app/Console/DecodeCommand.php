@@ -21,6 +21,9 @@ final class DecodeCommand extends Command
     /** Above this the just-in-time compiler earns its start. */
     private const LARGE_BYTES = 1_000_000;
 
+    /** Set for the second start: where the compiler stays off all the same (a debugger or a coverage tool keeps it off), there is no third. */
+    private const STARTED_AGAIN = 'LINGUATOR_STARTED_AGAIN';
+
     /** Options that are numbers in the verb's document. */
     private const NUMBERS = ['frames', 'max_rate'];
 
@@ -92,11 +95,12 @@ final class DecodeCommand extends Command
         return $document;
     }
 
+    /** Or cannot be. */
     private static function isCompiled(): bool
     {
         $status = function_exists('opcache_get_status') ? opcache_get_status(false) : false;
 
-        return ! extension_loaded('Zend OPcache') || (is_array($status) && ($status['jit']['on'] ?? false) === true);
+        return getenv(self::STARTED_AGAIN) !== false || ! extension_loaded('Zend OPcache') || (is_array($status) && ($status['jit']['on'] ?? false) === true);
     }
 
     /**
@@ -117,6 +121,8 @@ final class DecodeCommand extends Command
             [PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M', base_path('artisan'), ...array_values($arguments)],
             [$stream, STDOUT, STDERR],
             $pipes,
+            null,
+            [self::STARTED_AGAIN => '1'] + getenv(),
         );
 
         return $process === false ? self::FAILURE : proc_close($process);

@@ -53,6 +53,20 @@ it('refuses on the command line with status 2 and a document', function (array $
     'a share beyond all' => [['stand-in', '--dropped=3'], 'dropped'],
 ]);
 
+it('decodes a large capture whether or not the compiler comes on', function (string $ini) {
+    $folder = sys_get_temp_dir().'/linguator-ini-'.bin2hex(random_bytes(4));
+    mkdir($folder);
+    file_put_contents("$folder/zz.ini", $ini);
+    $artisan = 'PHP_INI_SCAN_DIR='.escapeshellarg(":$folder").' timeout 60 php '.escapeshellarg(base_path('artisan'));
+    exec("$artisan linguator:stand-in ".escapeshellarg("$folder/large.csv").' --format=s420c --seconds=4 2>&1', $lines, $status);
+    expect($status)->toBe(0)->and(filesize("$folder/large.csv"))->toBeGreaterThan(1_000_000);
+    $lines = [];
+    exec("$artisan linguator:decode ".escapeshellarg("$folder/large.csv").' 2>/dev/null', $lines, $status);
+    expect($status)->toBe(0)->and(json_decode(implode("\n", $lines))->frames->good)->toBe(1000);
+    array_map(unlink(...), glob("$folder/*"));
+    rmdir($folder);
+})->with(['as it comes' => '', 'a compiler that stays off' => 'opcache.enable=0']);
+
 it('says what is missing or too large in an upload', function () {
     $this->post('/api/v1/decode', [])->assertStatus(422)->assertJsonPath('error.path', 'capture');
     $this->post('/api/v1/decode', ['capture' => new UploadedFile(__FILE__, 'x', null, UPLOAD_ERR_INI_SIZE, true)])->assertStatus(422)->assertJsonPath('error.code', 'too_large');

@@ -16,6 +16,9 @@ final readonly class DeskView
 
     private const USUAL_US = [1000.0, 2000.0];
 
+    /** Share of bad frames up to which the ends that were seen are the ends that were sent. */
+    private const FEW_BAD = 0.02;
+
     /** By so much an end falls short before it is worth a word. */
     private const SHORT_US = 20.0;
 
@@ -111,7 +114,12 @@ final readonly class DeskView
     /** What strikes the eye among the values, in one sentence: a moving channel that does not go as far as the others do. */
     private function remark(): string
     {
-        $moving = array_filter($this->decoding->tally?->channels->toArray() ?? [], static fn (array $channel): bool => $channel['max_us'] - $channel['min_us'] >= self::MOVING_US);
+        $tally = $this->decoding->tally;
+        if ($tally === null || $tally->bad > self::FEW_BAD * $tally->good) {
+            // What was lost may have held the ends.
+            return '';
+        }
+        $moving = array_filter($tally->channels->toArray(), static fn (array $channel): bool => $channel['max_us'] - $channel['min_us'] >= self::MOVING_US);
         $below = self::standsOut(array_map(static fn (array $channel): float => $channel['min_us'] - self::USUAL_US[0], $moving));
         $above = self::standsOut(array_map(static fn (array $channel): float => self::USUAL_US[1] - $channel['max_us'], $moving));
 
