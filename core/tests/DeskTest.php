@@ -63,6 +63,7 @@ it('says in the answer which channel does not go as far as the others', function
     'a throttle that does not come down' => [[1 => [988, 2012], 2 => [988, 2012], 3 => [1085, 2012], 4 => [988, 2012]], 'Channel 3 never goes below 1085 µs.'],
     'an end that is not reached' => [[1 => [988, 2012], 2 => [988, 1900]], 'Channel 2 never goes above 1900 µs.'],
     'one stick alone' => [[3 => [1085, 2000]], 'Channel 3 never goes below 1085 µs.'],
+    'a stick that was moved half way only' => [[3 => [1100, 1900]], ''],
     'all of them short alike' => [[1 => [1100, 1900], 2 => [1100, 1900], 3 => [1100, 1900]], ''],
     'all of them full' => [[1 => [988, 2012], 2 => [1000, 2000]], ''],
     'a switch that moves a little' => [[5 => [1400, 1700]], ''],

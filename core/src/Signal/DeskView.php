@@ -115,13 +115,15 @@ final readonly class DeskView
     private function remark(): string
     {
         $tally = $this->decoding->tally;
-        if ($tally === null || $tally->bad > self::FEW_BAD * $tally->good) {
-            // What was lost may have held the ends.
+        if ($tally === null || $tally->bad > self::FEW_BAD * $tally->good || $tally->flags->count('failsafe') > 0) {
+            // What was lost may have held the ends, and failsafe values are nobody's stick.
             return '';
         }
         $moving = array_filter($tally->channels->toArray(), static fn (array $channel): bool => $channel['max_us'] - $channel['min_us'] >= self::MOVING_US);
-        $below = self::standsOut(array_map(static fn (array $channel): float => $channel['min_us'] - self::USUAL_US[0], $moving));
-        $above = self::standsOut(array_map(static fn (array $channel): float => self::USUAL_US[1] - $channel['max_us'], $moving));
+        $low = array_map(static fn (array $channel): float => $channel['min_us'] - self::USUAL_US[0], $moving);
+        $high = array_map(static fn (array $channel): float => self::USUAL_US[1] - $channel['max_us'], $moving);
+        $below = self::standsOut($low, $high);
+        $above = self::standsOut($high, $low);
 
         return match (true) {
             $below !== null => sprintf(' Channel %d never goes below %.0f µs.', $moving[$below]['channel'], $moving[$below]['min_us']),
@@ -130,12 +132,17 @@ final readonly class DeskView
         };
     }
 
-    /** @param  array<int, float>  $short  By how much each falls short of the usual end, µs. */
-    private static function standsOut(array $short): ?int
+    /**
+     * @param  array<int, float>  $short  By how much each falls short of the usual end, µs.
+     * @param  array<int, float>  $other  The same of the other end: only where that is reached the stick was moved all the way.
+     */
+    private static function standsOut(array $short, array $other): ?int
     {
         arsort($short);
+        $channel = array_key_first($short);
         [$first, $second] = [array_values($short)[0] ?? 0.0, array_values($short)[1] ?? 0.0];
+        $isAlone = $first > self::SHORT_US && $first - max(0.0, $second) > self::SHORT_US;
 
-        return $first > self::SHORT_US && $first - max(0.0, $second) > self::SHORT_US ? array_key_first($short) : null;
+        return $isAlone && $channel !== null && $other[$channel] <= self::SHORT_US ? $channel : null;
     }
 }
