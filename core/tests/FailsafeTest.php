@@ -142,3 +142,32 @@ it('says when return and arm are stored', function () {
     $rig['settings']['windows'][] = ['name' => 'arm', 'channel' => 5, 'lo' => 1700, 'hi' => 2100];
     expect(array_column(askLoss($rig)['hops'][0]['findings'], 'code'))->toContain('F3');
 });
+
+it('calls the edges of an arm window inside, also for what is stored', function (float $us, bool $isArmed) {
+    $rig = lossRig('multirotor', 'stored', 'button', ['modes' => ['stored'], 'set_by' => ['button']], 'watching', ['settings' => ['windows' => [['name' => 'arm', 'channel' => 5, 'lo' => 1700, 'hi' => 2000]]]]);
+    $rig['settings']['failsafe'][0]['stored_us'] = [1500, 1500, 1000, 1500, $us];
+    expect(in_array('F3', array_column(askLoss($rig)['hops'][0]['findings'], 'code'), true))->toBe($isArmed);
+})->with([[1699.9, false], [1700, true], [2000, true], [2000.1, false]]);
+
+it('lets a flag help only where every wire up to the controller carries one', function (string $first, string $second, string $outcome) {
+    $rig = lossRig('plane', 'flag', 'button', ['modes' => ['flag'], 'set_by' => ['button']], 'watching');
+    array_splice($rig['chain'], 2, 0, [['id' => 'conv', 'kind' => 'converter', 'name' => 'Converter', 'input' => ['format' => $first], 'output' => ['format' => $second]]]);
+    $rig['chain'][3]['inputs'] = [$second];
+    $rig['settings']['links'] = [['from' => 'rx', 'to' => 'conv', 'via' => $first], ['from' => 'conv', 'to' => 'board', 'via' => $second]];
+    expect(askLoss($rig)['hops'][0]['outcome'])->toBe($outcome);
+})->with([
+    ['s100i', 's100i', 'controller_failsafe'],
+    ['s100i', 's115f', 'controller_failsafe'],
+    ['s100i', 'ppm', 'holds_last'],
+    ['ppm', 's100i', 'holds_last'],
+    ['s420c', 's100i', 'holds_last'],
+]);
+
+it('has no motor to fear for where the craft has none', function () {
+    $rig = lossRig('glider', 'stored', 'button', ['modes' => ['stored'], 'set_by' => ['button']], 'watching');
+    $rig['settings']['failsafe'][0]['stored_us'] = [1500, 1500, 2000, 1500];
+    expect(array_column(askLoss($rig)['hops'][0]['findings'], 'code'))->toContain('F1');
+    $rig['craft']['functions'] = [['function' => 'aileron', 'channel' => 1], ['function' => 'elevator', 'channel' => 2]];
+    $hop = askLoss($rig)['hops'][0];
+    expect(array_column($hop['findings'], 'code'))->not->toContain('F1')->and($hop['outcome'])->toBe('motor_off_neutral');
+});

@@ -155,3 +155,33 @@ it('offers at most three ways, best first', function () {
     // All as long and as fast: the ids decide.
     expect(array_map(fn (array $path): string => $path['boxes'][1], $paths))->toBe(['rx', 'rx1', 'rx2']);
 });
+
+/** What must be changed, as "box setting to". */
+function changesOf(array $answer): array
+{
+    $changes = array_map(fn (array $change): string => "{$change['box']} {$change['setting']} ".json_encode($change['to']), $answer['paths'][0]['settings_to_change']);
+    sort($changes);
+
+    return $changes;
+}
+
+it('takes the shortest frame both ends can use, and says so where it is not the one as delivered', function (array $sent, ?array $heard, float $frame, array $changes) {
+    $protocol = fn (?array $frames): array => [array_filter(['family' => 'weft', 'variant' => 'weft-8', 'channels' => 16, 'frame_ms' => $frames])];
+    $handset = ['id' => 'second', 'kind' => 'handset', 'name' => 'Second', 'channels' => 16, 'order' => 'AETR', 'radios' => [['id' => 'inside', 'protocols' => $protocol($sent)]]];
+    $receiver = ['id' => 'other', 'kind' => 'receiver', 'name' => 'Other', 'protocols' => $protocol($heard), 'outputs' => [['format' => 's100i', 'level_v' => 3.3, 'period_ms' => [9]]], 'channel_modes' => ['1-8', '1-16'], 'telemetry' => false];
+    $answer = planWith(['receiver' => 'DROP', 'other' => $receiver, 'second' => $handset], ['handset' => 'second']);
+    expect(changesOf($answer))->toBe($changes)->and($answer['paths'][0]['links'][0]['settings']['frame_ms'])->toEqual($frame);
+})->with([
+    'the same one' => [[9], [9], 9, []],
+    'the second one of the sender' => [[9, 7], [7], 7, ['second frame_ms 7']],
+    'the shorter of two' => [[9, 7], [9, 7], 7, ['second frame_ms 7']],
+    'as delivered and shortest' => [[7, 9], [9, 7], 7, []],
+    'the other end does not say' => [[9, 7], null, 7, ['second frame_ms 7']],
+    'only the longer one is heard' => [[9, 7], [9], 9, []],
+]);
+
+it('has room for the gap of a train to the microsecond', function (float $periodMs, array $codes) {
+    // Eight channels of 2012 µs and 3000 µs of gap.
+    $answer = planWith(['receiver' => ['outputs' => [['format' => 'ppm', 'level_v' => 3.3, 'period_ms' => [$periodMs]]]], 'controller' => ['inputs' => [['format' => 'ppm', 'level_max_v' => 3.6]]]]);
+    expect(array_values(array_filter(codes($answer['paths'][0]), fn (string $code): bool => str_starts_with($code, 'M2'))))->toBe($codes);
+})->with([[19.096, []], [19.095, ['M2:fix']], [22, []]]);
