@@ -14,7 +14,7 @@ use Linguator\Core\Rig\WiringReview;
 use Linguator\Core\Tests\DemoRigs;
 
 /** Some order of the four letters. */
-function anyOrder(): string
+function someOrder(): string
 {
     return str_shuffle('AETR');
 }
@@ -50,7 +50,7 @@ it('judges any order as the rules do, and every fix it offers mends it', functio
     [$wrong, $mended] = [0, []];
     for ($k = 0; $k < 24; $k++) {
         $isDunlin = $k % 2 === 0;
-        [$handset, $reader, $isRemapped] = [anyOrder(), $isDunlin ? anyOrder() : 'TAER', ! $isDunlin && mt_rand(0, 1) === 1];
+        [$handset, $reader, $isRemapped] = [someOrder(), $isDunlin ? someOrder() : 'TAER', ! $isDunlin && mt_rand(0, 1) === 1];
         $settings = $isDunlin ? ['settings.order' => $handset, 'settings.controller_order' => $reader] : ['settings.order' => $handset, 'settings.remap.brack-m4' => $isRemapped, 'settings.plugs' => 'labels'];
         $rig = ordered($isDunlin ? 'dunlin' : 'avocet', $settings);
         $order = orderOf($rig);
@@ -89,10 +89,10 @@ it('compares what moved with what should, and says what explains it', function (
     mt_srand(62);
     $said = [];
     for ($k = 0; $k < 30; $k++) {
-        [$handset, $isRemapped] = [mt_rand(0, 1) === 1 ? 'AETR' : anyOrder(), mt_rand(0, 1) === 1];
+        [$handset, $isRemapped] = [mt_rand(0, 1) === 1 ? 'AETR' : someOrder(), mt_rand(0, 1) === 1];
         $order = orderOf(ordered('avocet', ['settings.order' => $handset, 'settings.remap.brack-m4' => $isRemapped, 'settings.plugs' => 'labels']));
         // What really is in the handset and the module.
-        [$really, $isReally] = [mt_rand(0, 1) === 1 ? $handset : anyOrder(), mt_rand(0, 1) === 1 ? $isRemapped : ! $isRemapped];
+        [$really, $isReally] = [mt_rand(0, 1) === 1 ? $handset : someOrder(), mt_rand(0, 1) === 1 ? $isRemapped : ! $isRemapped];
         $seen = array_map(fn (int $channel): array => ['channel' => $channel, 'reversed' => false], arriving($really, $isReally));
         $check = OrderCheck::of($order, $seen);
         $isAsSet = arriving($really, $isReally) == arriving($handset, $isRemapped);

@@ -11,6 +11,8 @@ export interface RigChange {
 }
 
 const CONFLICT = 409
+/** Not reached, or busy with another write: the same request may succeed. */
+const TRANSIENT = [0, 503]
 
 /** One rig: as the server has it, and the ways to change it. Changes are sent one after the other. */
 export function useRig(slug: MaybeRefOrGetter<string>) {
@@ -35,7 +37,7 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
         await query.refetch()
         notice.warn(`${error.message} Nothing was overwritten; what is there now is shown.`, { label: 'Make my change too', run: retry })
       } else {
-        notice.warn(sentenceOf(error), error instanceof ApiError && error.status === 0 ? { label: 'Try again', run: retry } : null)
+        notice.warn(sentenceOf(error), error instanceof ApiError && TRANSIENT.includes(error.status) ? { label: 'Try again', run: retry } : null)
       }
       return false
     }
