@@ -129,8 +129,9 @@ final readonly class SetupSheet
     private function functions(): array
     {
         $rows = [];
+        $isCounted = array_filter($this->rig->boxes, static fn (Box $box): bool => $box instanceof Controller) !== [];
         foreach ($this->rig->functions() ?? [] as $entry) {
-            $aux = $entry['channel'] > 4 ? ', auxiliary '.($entry['channel'] - 4).' at the controller' : '';
+            $aux = $isCounted && $entry['channel'] > 4 ? ', auxiliary '.($entry['channel'] - 4).' at the controller' : '';
             $rows[] = $this->row("function/{$entry['function']}", "Channel {$entry['channel']}", $entry['function'].$aux);
         }
 

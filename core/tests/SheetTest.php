@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Tests\DemoRigs;
+
+/** @return list<array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>}> */
+function sheetOf(RigDocument $rig): array
+{
+    return DemoRigs::review($rig)['sheet'];
+}
+
+/** The sheet as somebody would read it out; what is not settled stands in brackets. */
+function readOut(RigDocument $rig): string
+{
+    $lines = [];
+    foreach (sheetOf($rig) as $section) {
+        $lines[] = $section['title'];
+        foreach ($section['rows'] as $row) {
+            $lines[] = '  '.($row['state'] === 'known' ? '' : "[{$row['state']}] ")."{$row['label']}: {$row['value']}";
+        }
+    }
+
+    return implode("\n", $lines)."\n";
+}
+
+/** @return array<string, string> State and value by key. */
+function rowsOf(RigDocument $rig): array
+{
+    $rows = [];
+    foreach (sheetOf($rig) as $section) {
+        foreach ($section['rows'] as $row) {
+            expect($rows)->not->toHaveKey($row['key']);
+            $rows[$row['key']] = "{$row['state']} {$row['value']}";
+        }
+    }
+
+    return $rows;
+}
+
+it('writes the whole sheet of a rig', function (string $name) {
+    expect(readOut(DemoRigs::get($name)))->toBe((string) file_get_contents(dirname(__DIR__, 2)."/tests/fixtures/sheets/$name.txt"));
+})->with(['avocet', 'dunlin', 'mudlark', 'sanderling', 'oystercatcher']);
+
+it('shows at once what a late change made stale, and leaves the rest as it was', function (array $set, array $touched) {
+    $rig = DemoRigs::get('avocet');
+    $before = rowsOf($rig);
+    $after = rowsOf(DemoRigs::changed($rig, RigPatch::of($set)));
+    $changed = array_keys(array_filter($before, fn (string $row, string $key): bool => ($after[$key] ?? null) !== $row, ARRAY_FILTER_USE_BOTH));
+    sort($changed);
+    expect($changed)->toBe($touched);
+    foreach ($touched as $key) {
+        if (str_starts_with($key, 'proven/')) {
+            expect($after[$key])->toStartWith('attention stale: ');
+        }
+    }
+})->with([
+    'a stick mode' => [['settings.stick_mode' => 1], ['stick_mode']],
+    'a pack of other cells' => [['settings.pack' => (object) ['chemistry' => 'lipo', 'cells' => 2]], ['alarm', 'meter', 'pack', 'power/Brack M4', 'proven/power/', 'signed']],
+    'where the antenna is' => [['settings.antenna' => 'along the boom'], ['proven/antenna/', 'proven/range/', 'signed']],
+]);
+
+it('has nothing to say of a rig without boxes, and only its boxes where they do not join', function () {
+    expect(sheetOf(RigDocument::of(RigDocument::blank('New', 'plane'))))->toBe([]);
+    $chain = [DemoRigs::get('dunlin')->document->chain[0], DemoRigs::get('avocet')->document->chain[2], DemoRigs::get('avocet')->document->chain[3]];
+    $titles = array_column(sheetOf(DemoRigs::changed(DemoRigs::get('dunlin'), RigPatch::of(['chain' => $chain]))), 'title');
+    expect($titles)->toContain('Handset: Ostrel 9', 'Receiver: Tarn T7')->not->toContain('Proven', 'Travel in the handset', 'Switching on and off', 'If the link is lost');
+});
