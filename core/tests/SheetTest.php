@@ -27,7 +27,7 @@ function readOut(RigDocument $rig): string
 }
 
 /** @return array<string, string> State and value by key. */
-function rowsOf(RigDocument $rig): array
+function sheetRows(RigDocument $rig): array
 {
     $rows = [];
     foreach (sheetOf($rig) as $section) {
@@ -46,8 +46,8 @@ it('writes the whole sheet of a rig', function (string $name) {
 
 it('shows at once what a late change made stale, and leaves the rest as it was', function (array $set, array $touched) {
     $rig = DemoRigs::get('avocet');
-    $before = rowsOf($rig);
-    $after = rowsOf(DemoRigs::changed($rig, RigPatch::of($set)));
+    $before = sheetRows($rig);
+    $after = sheetRows(DemoRigs::changed($rig, RigPatch::of($set)));
     $changed = array_keys(array_filter($before, fn (string $row, string $key): bool => ($after[$key] ?? null) !== $row, ARRAY_FILTER_USE_BOTH));
     sort($changed);
     expect($changed)->toBe($touched);
