@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Alias;
+use App\Models\Attachment;
 use App\Models\Card;
 use App\Models\Rig;
 use Illuminate\Support\Facades\DB;
@@ -27,11 +28,17 @@ final readonly class ImportArchive
             $cards[$there === null ? 'added' : ($there->document === Card::columns($gear)['document'] ? 'same' : 'differ')][] = $gear->name;
         }
         $rigs = ['added' => [], 'beside' => [], 'same' => []];
+        $there = [];
         foreach ($archive['rigs'] as $slug => $document) {
-            $rigs[$this->standing($slug, Json::compact($document->canonical()))][] = $document->name();
+            $standing = $this->standing($slug, Json::compact($document->canonical()));
+            $rigs[$standing][] = $document->name();
+            if ($standing === 'same') {
+                $there[$slug] = Rig::query()->where('slug', $slug)->firstOrFail();
+            }
         }
+        $missing = array_filter($archive['attachments'], static fn (array $attachment): bool => ! isset($there[$attachment['rig']]) || ! self::isThere($there[$attachment['rig']], $attachment));
 
-        return ['cards' => $cards, 'rigs' => $rigs, 'formats' => array_count_values(array_map($this->saveFormat->standing(...), $archive['formats'])) + ['added' => 0, 'differs' => 0, 'same' => 0], 'names' => count($archive['names']), 'attachments' => count($archive['attachments'])];
+        return ['cards' => $cards, 'rigs' => $rigs, 'formats' => array_count_values(array_map($this->saveFormat->standing(...), $archive['formats'])) + ['added' => 0, 'differs' => 0, 'same' => 0], 'names' => count($archive['names']), 'attachments' => count($missing)];
     }
 
     /** @return array<string, mixed> What was added or changed. */
@@ -40,18 +47,21 @@ final readonly class ImportArchive
         $archive = ($this->read)($file);
 
         return DB::transaction(function () use ($archive, $replaceCards): array {
-            $report = ['cards' => $this->saveCards->import($archive['cards'], $replaceCards), 'rigs' => [], 'formats' => 0];
+            $report = ['cards' => $this->saveCards->import($archive['cards'], $replaceCards), 'rigs' => [], 'formats' => 0, 'attachments' => 0];
             $made = [];
             foreach ($archive['rigs'] as $slug => $document) {
-                if ($this->standing($slug, Json::compact($document->canonical())) !== 'same') {
+                if ($this->standing($slug, Json::compact($document->canonical())) === 'same') {
+                    $made[$slug] = Rig::query()->where('slug', $slug)->firstOrFail();
+                } else {
                     $made[$slug] = ($this->importRig)($document);
                     $report['rigs'][] = $document->name();
                 }
             }
             foreach ($archive['attachments'] as $attachment) {
-                if (isset($made[$attachment['rig']])) {
+                if (isset($made[$attachment['rig']]) && ! self::isThere($made[$attachment['rig']], $attachment)) {
                     $keep = $attachment['is_capture'] ? $this->keep->capture(...) : $this->keep->__invoke(...);
                     $keep($made[$attachment['rig']], $attachment['position'], $attachment['name'], $attachment['content'], $attachment['at']);
+                    $report['attachments']++;
                 }
             }
             $this->names($archive['names']);
@@ -65,6 +75,12 @@ final readonly class ImportArchive
 
             return $report;
         });
+    }
+
+    /** @param  array{position: int, content: string, ...}  $attachment */
+    private static function isThere(Rig $rig, array $attachment): bool
+    {
+        return Attachment::query()->where(['rig_id' => $rig->id, 'position' => $attachment['position'], 'sha256' => hash('sha256', $attachment['content'])])->exists();
     }
 
     /** @return 'added'|'beside'|'same' */

@@ -136,6 +136,15 @@ it('takes everything out as one archive and back in, attachments included', func
     $this->post('/api/v1/archive/import', ['file' => $upload()])->assertOk()->assertJsonPath('cards.added', ['flip']);
     expect($this->get('/api/v1/rigs/avocet.json')->getContent())->toBe($before)->and(Attachment::query()->sole()->content)->toBe('set a = 1');
 
+    // A rig that is there as it stands gets the files it has not; taking the archive in again changes nothing.
+    Attachment::query()->delete();
+    $this->post('/api/v1/archive/preview', ['file' => $upload()])->assertJsonCount(5, 'rigs.same')->assertJsonPath('attachments', 1);
+    foreach ([1, 0] as $added) {
+        $this->post('/api/v1/archive/import', ['file' => $upload()])->assertOk()->assertJsonPath('rigs', [])->assertJsonPath('attachments', $added);
+        expect(Attachment::query()->sole()->content)->toBe('set a = 1')->and(Rig::query()->count())->toBe(5);
+    }
+    $this->post('/api/v1/archive/preview', ['file' => $upload()])->assertJsonPath('attachments', 0);
+
     changed($this, 'dunlin', ['settings.memory' => 99], 'Another memory');
     expect($this->post('/api/v1/archive/preview', ['file' => $upload()])->json('rigs.beside'))->toBe(['Dunlin']);
 });

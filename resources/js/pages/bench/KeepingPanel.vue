@@ -42,8 +42,10 @@ async function look(event: Event): Promise<void> {
 async function take(): Promise<void> {
   isBusy.value = true
   try {
-    const report = await postJson<{ rigs: string[]; cards: { added: string[]; replaced: string[] } }>('/archive/import', form())
-    notice.say(`Taken in: ${report.rigs.length} rigs, ${report.cards.added.length} cards added, ${report.cards.replaced.length} replaced.`)
+    const report = await postJson<{ rigs: string[]; attachments: number; cards: { added: string[]; replaced: string[] } }>('/archive/import', form())
+    notice.say(
+      `Taken in: ${report.rigs.length} rigs, ${report.cards.added.length} cards added, ${report.cards.replaced.length} replaced, ${report.attachments} attached files.`,
+    )
     preview.value = null
     file.value = null
     await client.invalidateQueries()
@@ -77,7 +79,7 @@ const words = (names: string[]) => names.join(', ')
       <p v-if="preview.formats.added + preview.formats.differs > 0">
         <b>Serial formats:</b> {{ preview.formats.added }} added, {{ preview.formats.differs }} that are here and differ (replaced with the cards).
       </p>
-      <p class="muted small">{{ preview.attachments }} attachments, {{ preview.names }} names of yours.</p>
+      <p class="muted small">{{ preview.attachments }} attached files that are not here yet, {{ preview.names }} names of yours.</p>
       <a-button type="primary" :loading="isBusy" @click="take">Take it in</a-button> <a-button @click="preview = null">Leave it</a-button>
     </div>
     <p class="muted small">
