@@ -9,14 +9,14 @@ use Illuminate\Support\Facades\DB;
 /** Copies of the whole bench, and back. */
 final readonly class Backup
 {
-    public function __construct(private BackupFiles $files)
-    {
-    }
-
     /** What makes a file one of ours, parents before children. */
     private const TABLES = ['cards', 'rigs', 'rig_entries', 'aliases', 'attachments', 'formats', 'captures', 'left_attachments'];
 
     private const OLDEST = ['cards', 'rigs', 'rig_entries', 'aliases'];
+
+    public function __construct(private BackupFiles $files)
+    {
+    }
 
     /**
      * A consistent copy by SQLite itself, while others read and write.
@@ -35,8 +35,14 @@ final readonly class Backup
         if (! is_dir(dirname($file)) || ! is_writable(dirname($file))) {
             throw new \RuntimeException('The folder '.dirname($file).' cannot be written to.');
         }
-        DB::statement('VACUUM INTO ?', [$file]);
-        $this->files->putInto(self::open($file));
+        try {
+            DB::statement('VACUUM INTO ?', [$file]);
+            $this->files->putInto(self::open($file));
+        } catch (\PDOException $error) {
+            // No room, most likely: half a backup is none.
+            @unlink($file);
+            throw new \RuntimeException("The backup cannot be written: {$error->getMessage()}. Nothing was kept.");
+        }
 
         return $file;
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Capture;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 
 /** The files of captures on the desk, in a table of a backup: so a bench is kept in one file. */
@@ -53,6 +54,12 @@ final readonly class BackupFiles
     /** Files that no capture has any more, and captures whose file is not there. */
     public function clearAway(): void
     {
+        // While this one may write nobody brings a capture in, whose file stands there before its row.
+        DB::transaction($this->clear(...));
+    }
+
+    private function clear(): void
+    {
         foreach (Capture::query()->get() as $capture) {
             if (! is_file($capture->path())) {
                 $capture->delete();
@@ -71,10 +78,14 @@ final readonly class BackupFiles
         $waiting = Capture::folder().'/.'.bin2hex(random_bytes(8));
         $parts = $backup->prepare('SELECT bytes FROM '.self::TABLE.' WHERE name = ? ORDER BY part');
         $parts->execute([$name]);
-        while (is_string($bytes = $parts->fetchColumn())) {
-            File::append($waiting, $bytes);
+        try {
+            while (is_string($bytes = $parts->fetchColumn())) {
+                File::append($waiting, $bytes);
+            }
+            File::move($waiting, Capture::folder()."/$name");
+        } finally {
+            File::delete($waiting);
         }
-        File::move($waiting, Capture::folder()."/$name");
     }
 
     /** @return list<mixed> The first column of the answer. */

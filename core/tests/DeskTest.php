@@ -128,5 +128,5 @@ it('finds no check where there is none, and no frame in noise or a byte that nev
     // Cut in the middle of a frame: the check tells where frames begin.
     $card = FormatCard::of(plainCard(strangers()['a sum over little-endian words'][0]), new Schemas);
     $found = UnknownFrame::in(substr(implode('', Frames::stream($card, 100)), 5));
-    expect($found->size)->toBe(11)->and(bin2hex($found->header))->toBe('b4d2')->and($found->check)->toEqual((object) ['check' => 'sum8', 'from' => 2]);
+    expect($found->size)->toBe(11)->and(bin2hex($found->header))->toBe('b4d2')->and($found->check->node->value)->toEqual((object) ['check' => 'sum8', 'from' => 2]);
 });

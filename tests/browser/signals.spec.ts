@@ -140,6 +140,13 @@ test('a format that nobody knows is measured on the wire, and the card drafted f
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByRole('heading', { name: 'This is Sedge sum. All 120 frames are sound.' })).toBeVisible()
   await expect(page.getByText('Frame 1 of 120')).toBeVisible()
+  // Read as something else it is a wire again, and back.
+  await page.getByLabel('read as').selectOption('s420c')
+  await expect(page.getByText('changes of the wire')).toBeVisible()
+  await expect(page.getByRole('row', { name: /always d3/ })).toBeHidden()
+  await page.getByLabel('read as').selectOption('')
+  await expect(page.getByText('Frame 1 of 120')).toBeVisible()
+  await expect(page.getByText('changes of the wire')).toBeHidden()
   await page.goto('/signals/formats')
   await page.getByRole('listitem').filter({ hasText: 'Sedge sum' }).getByRole('button', { name: 'Take away' }).click()
   await expect(page.getByText('strange is gone.')).toBeVisible()

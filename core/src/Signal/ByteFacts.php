@@ -9,26 +9,27 @@ final readonly class ByteFacts
 {
     private const SHOWN = 64;
 
-    public function __construct(private string $bytes)
+    public function __construct(private Decoding $decoding)
     {
     }
 
     /**
-     * @param  bool  $isUnknown  Where the format is known its card says more than can be guessed.
+     * Where the format is known its card says more than can be guessed.
+     *
      * @return array{frame_bytes?: int|null, header?: string|null, check?: string|null, first_bytes: string}
      */
-    public function toArray(bool $isUnknown): array
+    public function toArray(): array
     {
-        $begin = ['first_bytes' => bin2hex(substr($this->bytes, 0, self::SHOWN))];
-        if (! $isUnknown) {
+        $begin = ['first_bytes' => bin2hex(substr($this->decoding->firstBytes, 0, self::SHOWN))];
+        if ($this->decoding->format !== null) {
             return $begin;
         }
-        $frame = UnknownFrame::in($this->bytes);
+        $frame = $this->decoding->unknownFrame();
 
         return [
             'frame_bytes' => $frame?->size,
             'header' => $frame === null || $frame->header === '' ? null : bin2hex($frame->header),
-            'check' => $frame?->check === null ? null : self::words($frame->check),
+            'check' => $frame?->check === null ? null : self::words($frame->check->node->value),
             ...$begin,
         ];
     }

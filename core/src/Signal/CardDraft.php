@@ -22,7 +22,7 @@ final readonly class CardDraft
 
     public static function text(Decoding $decoding): string
     {
-        return (new self($decoding, UnknownFrame::in($decoding->firstBytes)))->yaml();
+        return (new self($decoding, $decoding->unknownFrame()))->yaml();
     }
 
     private function yaml(): string
@@ -50,7 +50,7 @@ final readonly class CardDraft
             "  - {const: \"$header\"}",
             ...$payload,
             $this->frame === null ? '  # No length was seen to repeat. Is there a check at the end?' : "  # Every $size bytes it repeats.".($this->frame->check === null ? ' Is there a check at the end?' : ' This check holds:'),
-            '  - {'.implode(', ', self::pairs($this->frame->check ?? (object) ['check' => 'sum8', 'from' => 0])).'}',
+            '  - {'.implode(', ', self::pairs($this->frame?->check->node->value ?? (object) ['check' => 'sum8', 'from' => 0])).'}',
             ...($this->frame === null || $this->frame->ending === '' ? [] : ['  - {const: "'.bin2hex($this->frame->ending).'"}']),
             '',
         ]);
@@ -59,7 +59,7 @@ final readonly class CardDraft
     /** Bytes of header, check and ending. */
     private function around(): int
     {
-        return max(1, strlen($this->frame->header ?? '')) + (str_ends_with((string) json_encode($this->frame->check->check ?? ''), '16"') ? 2 : 1) + strlen($this->frame->ending ?? '');
+        return max(1, strlen($this->frame->header ?? '')) + ($this->frame?->check?->checkBytes() ?? 1) + strlen($this->frame->ending ?? '');
     }
 
     /** @return array{int, string, list<string>} Number of channels, scale, and the parts between header and check. */

@@ -67,7 +67,7 @@ final readonly class DecodeAnswer
     {
         $facts = $this->decoding->facts;
         if ($facts === null) {
-            return $this->decoding->bytes === null ? null : $this->byteFacts();
+            return $this->decoding->bytes === null ? null : (new ByteFacts($this->decoding))->toArray();
         }
 
         return [
@@ -79,14 +79,8 @@ final readonly class DecodeAnswer
             'gap_ms' => $facts->betweenUs > 0 ? round($facts->betweenUs / 1000, 4) : null,
             ...($this->decoding->uart === null ? [] : ['parity_errors' => $this->decoding->uart->parityErrors, 'stop_errors' => $this->decoding->uart->stopErrors]),
             ...($this->decoding->unknownLine === null ? [] : ['parity' => $this->decoding->unknownLine->parity]),
-            ...($this->decoding->shape === null && $this->decoding->firstBytes !== '' ? $this->byteFacts() : []),
+            ...($this->decoding->shape === null && $this->decoding->firstBytes !== '' ? (new ByteFacts($this->decoding))->toArray() : []),
         ];
-    }
-
-    /** @return array<string, int|string|null> */
-    private function byteFacts(): array
-    {
-        return (new ByteFacts($this->decoding->firstBytes))->toArray($this->decoding->format === null);
     }
 
     /** @return list<array{channel: int, on: int, off: int, us: float}> */

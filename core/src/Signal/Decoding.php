@@ -57,11 +57,22 @@ final class Decoding
 
     public ?int $bytes = null;
 
+    /** @var array{UnknownFrame|null}|null */
+    private ?array $unknownFrame = null;
+
     /** Where the begin that was looked at ends, µs; null: the capture holds no wire. */
     public ?float $headEndsUs = null;
 
     public function __construct(public readonly CaptureKind $kind, public readonly DecodeOptions $options, public readonly Damage $damage)
     {
+    }
+
+    /** What the first bytes show of a frame; looked for once. */
+    public function unknownFrame(): ?UnknownFrame
+    {
+        $this->unknownFrame ??= [UnknownFrame::in($this->firstBytes)];
+
+        return $this->unknownFrame[0];
     }
 
     /** Is the measured bit time too far from the card's? Only where a card was asked for. */

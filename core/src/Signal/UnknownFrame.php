@@ -41,11 +41,10 @@ final readonly class UnknownFrame
     /**
      * @param  positive-int  $size  Bytes.
      * @param  string  $header  The first byte or bytes; empty: none is always the same.
-     * @param  \stdClass|null  $check  As a part of a format card.
      * @param  string  $ending  A byte that is always the same behind the check, or none.
      * @param  list<string>  $frames  Different ones, from the header on.
      */
-    private function __construct(public int $size, public string $header, public ?\stdClass $check, public string $ending, public array $frames)
+    private function __construct(public int $size, public string $header, public ?Part $check, public string $ending, public array $frames)
     {
     }
 
@@ -77,10 +76,10 @@ final readonly class UnknownFrame
      *
      * @param  array<int, string>  $constants
      */
-    private static function header(array $constants, int $start, int $size, \stdClass $check): string
+    private static function header(array $constants, int $start, int $size, Part $check): string
     {
         $header = '';
-        for ($k = 0; $k < max(1, is_int($check->from) ? $check->from : 0) && isset($constants[($start + $k) % $size]); $k++) {
+        for ($k = 0; $k < max(1, $check->node->int('from')) && isset($constants[($start + $k) % $size]); $k++) {
             $header .= $constants[($start + $k) % $size];
         }
 
@@ -143,18 +142,19 @@ final readonly class UnknownFrame
     }
 
     /**
-     * @param  list<array{\stdClass, Check, int}>  $checks
+     * @param  list<array{Part, Check}>  $checks
      * @param  non-empty-list<string>  $frames
      * @param  int  $end  Where the check ends.
      */
-    private static function checkOf(array $checks, array $frames, int $end): ?\stdClass
+    private static function checkOf(array $checks, array $frames, int $end): ?Part
     {
-        foreach ($checks as [$part, $check, $width]) {
+        foreach ($checks as [$part, $check]) {
+            $width = $part->checkBytes();
             for ($from = 0; $from <= min(self::LEFT_OUT, $end - $width - 1); $from++) {
                 $holds = static fn (string $frame): bool => $check->bytes(substr($frame, $from, $end - $width - $from)) === substr($frame, $end - $width, $width);
                 // The first ones tell nearly every wrong check at once.
                 if (($holds($frames[0]) || $holds($frames[1] ?? '')) && count(array_filter($frames, $holds)) >= self::ALWAYS * count($frames)) {
-                    return (object) ((array) $part + ['from' => $from]);
+                    return new Part(new Node((object) ((array) $part->node->value + ['from' => $from])));
                 }
             }
         }
@@ -162,7 +162,7 @@ final readonly class UnknownFrame
         return null;
     }
 
-    /** @return list<array{\stdClass, Check, int}> Usual checks: as a part of a card, computed, and bytes wide. */
+    /** @return list<array{Part, Check}> Usual checks, as parts of a card. */
     private static function checks(): array
     {
         $parts = array_map(static fn (string $kind): array => ['check' => $kind], ['sum8', 'complement8', 'carry8']);
@@ -179,7 +179,7 @@ final readonly class UnknownFrame
         $checks = [];
         foreach ($parts as $document) {
             $part = new Part(new Node((object) $document));
-            $checks[] = [(object) $document, Check::of($part), $part->checkBytes()];
+            $checks[] = [$part, Check::of($part)];
         }
 
         return $checks;

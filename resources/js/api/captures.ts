@@ -1,7 +1,7 @@
 import { queryOptions } from '@tanstack/vue-query'
+import { figure } from '@/composables/numberText'
 import type { DecodeAnswer } from './generated/decode.out'
 import { ApiError, getJson, postJson, requestToken } from './http'
-import { figure } from '@/composables/numberText'
 
 export interface CaptureListed {
   id: number

@@ -121,6 +121,7 @@ async function ask(): Promise<void> {
   for (const row of [...props.rig.review.travel.rows]) if (left.has(row.channel)) await keep(row)
 }
 
+/** Keeps a row that is whole and sound. */
 async function keep(row: TravelRowView): Promise<void> {
   const values = whole(row)
   if (!drafts[row.channel] || !values || problems.value[row.channel]) return

@@ -51,11 +51,15 @@ function indexAt(us: number): number {
 }
 
 async function readFrame(): Promise<void> {
+  busy.value = null
   if (frames.value === 0) {
+    frame.value = null
     middle.value = { from: 0, to: Math.min(whole.value.to, FIRST_LOOK_US) }
     if (hasWire.value) busy.value = await windowOf(whole.value)
     return
   }
+  // Read as another format there may be fewer.
+  index.value = Math.min(index.value, frames.value - 1)
   try {
     const seen = await postJson<FrameSeen>(`/captures/${props.reading.capture.id}/frame`, { index: index.value, options: props.options })
     // Keys are quicker than answers: only the newest one counts.
