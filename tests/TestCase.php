@@ -6,6 +6,8 @@ namespace Tests;
 
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
 use Illuminate\Testing\TestResponse;
 
 abstract class TestCase extends BaseTestCase
@@ -30,5 +32,32 @@ abstract class TestCase extends BaseTestCase
     public function raw(string $method, string $address, string $body): TestResponse
     {
         return $this->call($method, "/api/v1/$address", server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'text/html'], content: $body);
+    }
+
+    /**
+     * Works on a bench in a file of its own: the one in memory is inside this test's transaction. Gone afterwards, with its folder.
+     *
+     * @param  \Closure(string): void  $work  Gets the folder.
+     * @param  string|null  $content  Of the database file; null: a new one.
+     */
+    public function inFile(\Closure $work, ?string $content = null): void
+    {
+        $folder = sys_get_temp_dir().'/linguator-bench-'.bin2hex(random_bytes(4));
+        mkdir($folder);
+        file_put_contents("$folder/live.sqlite", (string) $content);
+        [$here, $storage, $captures] = [DB::getDefaultConnection(), $this->app->storagePath(), config('linguator.captures')];
+        config(['database.connections.live' => ['database' => "$folder/live.sqlite"] + config('database.connections.sqlite'), 'linguator.captures' => "$folder/captures"]);
+        DB::setDefaultConnection('live');
+        $this->app->useStoragePath($folder);
+        try {
+            $this->artisan('migrate', ['--force' => true])->assertSuccessful();
+            $work($folder);
+        } finally {
+            DB::setDefaultConnection($here);
+            DB::purge('live');
+            $this->app->useStoragePath($storage);
+            config(['linguator.captures' => $captures]);
+            File::deleteDirectory($folder);
+        }
     }
 }

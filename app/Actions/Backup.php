@@ -14,7 +14,7 @@ final readonly class Backup
 
     private const OLDEST = ['cards', 'rigs', 'rig_entries', 'aliases'];
 
-    public function __construct(private BackupFiles $files)
+    public function __construct(private BackupFiles $files, private UpgradeRigs $upgrade)
     {
     }
 
@@ -67,6 +67,7 @@ final readonly class Backup
                 foreach (self::TABLES as $table) {
                     $this->copy($table);
                 }
+                ($this->upgrade)();
             });
         } finally {
             DB::statement('DETACH DATABASE backup');

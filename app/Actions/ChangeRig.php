@@ -8,6 +8,7 @@ use App\Models\Rig;
 use App\Models\RigEntry;
 use Illuminate\Support\Facades\DB;
 use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Rig\EntryChange;
 use Linguator\Core\Rig\MemorySettings;
 use Linguator\Core\Rig\RigLog;
 use Linguator\Core\Rig\RigPatch;
@@ -44,7 +45,7 @@ final readonly class ChangeRig
                 throw self::conflict($fresh, $revision);
             }
             $result = $patch->apply($fresh->plain());
-            if ((array) $result['before'] === [] && (array) $result['after'] === [] && $kind === RigLog::CHANGE) {
+            if ((array) $result['before'] === [] && (array) $result['after'] === [] && $result['lists'] === [] && $kind === RigLog::CHANGE) {
                 return $fresh;
             }
             $document = $this->reader->fromDocument($result['document']);
@@ -52,11 +53,11 @@ final readonly class ChangeRig
             foreach (array_keys(get_object_vars($result['after'])) as $place) {
                 $result['after']->{$place} = RigPatch::get($document->document, $place);
             }
-            $entry = ['at' => now()->format('Y-m-d\TH:i:s\Z'), 'kind' => $kind, 'text' => $text, 'before' => $result['before'], 'after' => $result['after']];
-            self::append($fresh, (object) ($undoes === null ? $entry : $entry + ['undoes' => $undoes]));
+            $change = EntryChange::of($result['before'], $result['after'], $result['lists']);
+            self::append($fresh, self::entry($kind, $text, $change, $undoes));
             $sharing = $fresh->sharingMemory();
             $fresh->update(Rig::columns($document) + ['revision' => $revision + 1]);
-            $this->carryOver(MemorySettings::shared($result['before'], $result['after']), $sharing, "With $fresh->name: $text");
+            $this->carryOver(MemorySettings::shared($change, $document->document), $sharing, "With $fresh->name: $text");
 
             return $fresh->refresh();
         });
@@ -74,20 +75,24 @@ final readonly class ChangeRig
             if ((array) $result['after'] === [] && (array) $result['before'] === []) {
                 continue;
             }
-            self::append($rig, (object) ['at' => now()->format('Y-m-d\TH:i:s\Z'), 'kind' => self::SHARED_KIND, 'text' => $text, 'before' => $result['before'], 'after' => $result['after']]);
+            self::append($rig, self::entry(self::SHARED_KIND, $text, EntryChange::of($result['before'], $result['after'])));
             $rig->update(Rig::columns($this->reader->fromDocument($result['document'])) + ['revision' => $rig->revision + 1]);
         }
     }
 
-    public static function append(Rig $rig, \stdClass $entry): void
+    private static function entry(string $kind, string $text, EntryChange $change, ?int $undoes = null): \stdClass
     {
-        $position = RigEntry::query()->where('rig_id', $rig->id)->max('position');
-        RigEntry::query()->create(RigEntry::columns($rig, is_numeric($position) ? (int) $position + 1 : 0, $entry));
+        return (object) (['at' => now()->format('Y-m-d\TH:i:s\Z'), 'kind' => $kind, 'text' => $text] + $change->toArray() + ($undoes === null ? [] : ['undoes' => $undoes]));
+    }
+
+    private static function append(Rig $rig, \stdClass $entry): void
+    {
+        RigEntry::query()->create(RigEntry::columns($rig, $rig->lastPosition() + 1, $entry));
     }
 
     private static function conflict(Rig $fresh, int $revision): Conflict
     {
-        $since = array_slice($fresh->log()->entries, -max(1, min(self::MOST_NAMED, $fresh->revision - $revision)));
+        $since = $fresh->log($fresh->lastPosition() + 1 - max(1, min(self::MOST_NAMED, $fresh->revision - $revision)))->entries;
         $texts = array_map(static fn (\stdClass $entry): string => is_string($entry->text ?? null) ? $entry->text : 'a change', array_reverse($since));
 
         return new Conflict(

@@ -30,6 +30,7 @@ final readonly class DuplicateRig
         if ($receiver !== null) {
             $this->exchange($document, $receiver);
         }
+        $document->uid = ImportRig::newUid();
         $document->log = [(object) ['at' => $at, 'kind' => 'note', 'text' => "Duplicated from $rig->name".($receiver === null ? '' : " for $receiver")]];
 
         return ($this->import)($this->reader->fromDocument($document));

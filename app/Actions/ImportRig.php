@@ -8,31 +8,40 @@ use App\Models\Rig;
 use App\Models\RigEntry;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Linguator\Core\Document\Json;
 use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigIdentity;
 
-/** Puts a rig document on the bench, history included. A rig already there is never replaced. */
+/**
+ * Puts a rig document on the bench, history included. A rig already there is never replaced.
+ *
+ * Its id comes with it where no rig on this bench has that id; else it gets a new one, and remembers which it came with.
+ */
 final readonly class ImportRig
 {
     /** Rows in one statement: five values each, well under SQLite's bound. */
     private const AT_ONCE = 500;
 
-    public function __invoke(RigDocument $document): Rig
+    /** @param  string|null  $slug  The address it had elsewhere: kept if it is free here. */
+    public function __invoke(RigDocument $document, ?string $slug = null): Rig
     {
-        return DB::transaction(function () use ($document): Rig {
+        return DB::transaction(function () use ($document, $slug): Rig {
             $plain = $document->canonical();
-            $log = is_array($plain->log ?? null) ? $plain->log : [];
+            $uid = RigIdentity::of($plain);
+            unset($plain->uid);
+            $log = is_array($plain->log ?? null) ? array_values($plain->log) : [];
             // An empty list is kept as it is, so that what comes out is what went in.
             if ($log !== []) {
                 unset($plain->log);
             }
+            $isTaken = Rig::query()->where('uid', $uid)->exists();
             $rig = Rig::query()->create([
-                'slug' => self::freeSlug($document->name()),
+                'uid' => $isTaken ? self::newUid() : $uid,
+                'came_as' => $isTaken ? $uid : null,
+                'slug' => $slug !== null && ! Rig::query()->where('slug', $slug)->exists() ? $slug : self::freeSlug($document->name()),
                 'revision' => max(1, count($log)),
-                'document' => Json::compact($plain),
-            ] + Rig::columns($document));
+            ] + Rig::columns(RigDocument::of($plain)));
             $rows = [];
-            foreach (array_values($log) as $position => $entry) {
+            foreach ($log as $position => $entry) {
                 assert($entry instanceof \stdClass);
                 $rows[] = RigEntry::columns($rig, $position, $entry);
             }
@@ -42,6 +51,12 @@ final readonly class ImportRig
 
             return $rig;
         });
+    }
+
+    /** For a rig that begins here. */
+    public static function newUid(): string
+    {
+        return bin2hex(random_bytes(8));
     }
 
     private static function freeSlug(string $name): string

@@ -14,17 +14,17 @@ use Linguator\Core\Rig\RigReview;
 /** A rig as the screens want it: the document, everything computed from it, and its history, newest first. */
 final class RigAnswer
 {
-    private const HISTORY = 200;
+    /** What is shown of an entry. */
+    private const TOLD = ['at' => true, 'kind' => true, 'text' => true, 'undoes' => true];
 
     public static function of(Rig $rig, int $status = 200): JsonResponse
     {
         $document = $rig->rig();
-        $log = $rig->log();
+        $last = $rig->lastPosition();
+        $log = $rig->log(max(0, $last + 1 - Rig::RECENT));
         $history = [];
         foreach (array_reverse($log->entries, true) as $position => $entry) {
-            if (count($history) < self::HISTORY) {
-                $history[] = ['position' => $position, 'standing' => $log->isStanding($position), 'entry' => $entry];
-            }
+            $history[] = ['position' => $position, 'standing' => $log->isStanding($position), 'entry' => array_intersect_key(get_object_vars($entry), self::TOLD)];
         }
 
         return Answer::json([
@@ -33,7 +33,7 @@ final class RigAnswer
             'document' => $document->canonical(),
             'review' => (new RigReview($document, $rig->othersOfHandset()))->toArray(),
             'history' => $history,
-            'undo' => $log->lastStanding(),
+            'undo' => $log->lastStanding() ?? ($last < Rig::RECENT ? null : $rig->lastStanding()),
             'shares_memory_with' => array_map(static fn (Rig $other): array => ['slug' => $other->slug, 'name' => $other->name], $rig->sharingMemory()),
             'attachments' => array_values(array_map(static fn (Attachment $file): array => ['position' => $file->position] + $file->listed(), Attachment::query()->where('rig_id', $rig->id)->get(Attachment::LISTED)->sortBy('id')->all())),
             'newer_cards' => self::newerCards($rig),

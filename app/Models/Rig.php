@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigFace;
 use Linguator\Core\Rig\RigLog;
 use Linguator\Core\Rig\RigReview;
 
@@ -18,7 +19,10 @@ use Linguator\Core\Rig\RigReview;
  * @property int $id
  * @property string $slug Its place in addresses.
  * @property string $name
- * @property string $document Canonical JSON without the log.
+ * @property string $uid Its own id, which travels with it.
+ * @property string|null $came_as The id it came with, where that one stood on the bench already.
+ * @property string $document Canonical JSON without the log and the id.
+ * @property string|null $face The same without what the screens no longer ask for; null: there is nothing to leave out.
  * @property int $revision Rises with every write.
  * @property string|null $handset Id of the handset in its chain.
  * @property string|null $memory
@@ -29,6 +33,9 @@ use Linguator\Core\Rig\RigReview;
  */
 final class Rig extends Model
 {
+    /** So many entries of a history are shown, newest first. */
+    public const RECENT = 200;
+
     protected $guarded = [];
 
     /** @return list<self> Every rig, by name. */
@@ -72,27 +79,59 @@ final class Rig extends Model
         return $document;
     }
 
+    /** As the screens judge it: of the lists that only grow, what still counts. Whole in `plain` and `whole`. */
     public function rig(): RigDocument
     {
-        return RigDocument::of($this->plain());
+        $document = Json::decode($this->face ?? $this->document);
+        assert($document instanceof \stdClass);
+
+        return RigDocument::of($document);
     }
 
-    public function log(): RigLog
+    /** Its history; from a position on, if one is given. */
+    public function log(int $from = 0): RigLog
     {
-        $entries = $this->entries()->get()->sortBy('position');
+        $entries = [];
+        foreach ($this->entries()->where('position', '>=', $from)->get()->sortBy('position')->all() as $entry) {
+            $entries[$entry->position] = $entry->plain();
+        }
 
-        return new RigLog(array_values($entries->map(static fn (RigEntry $entry): \stdClass => $entry->plain())->all()));
+        return new RigLog($entries);
     }
 
-    /** @return array{name: string, document: string, handset: string|null, memory: string|null, receiver_number: int|null} */
+    /** The position of the latest change that still stands, or null. Looked for from the end, further back as long as need be. */
+    public function lastStanding(): ?int
+    {
+        $last = $this->lastPosition();
+        for ($many = self::RECENT; $last >= 0; $many *= 4) {
+            $standing = $this->log(max(0, $last + 1 - $many))->lastStanding();
+            if ($standing !== null || $many > $last) {
+                return $standing;
+            }
+        }
+
+        return null;
+    }
+
+    /** The position of the last entry; −1: there is none. */
+    public function lastPosition(): int
+    {
+        $last = RigEntry::query()->where('rig_id', $this->id)->max('position');
+
+        return is_numeric($last) ? (int) $last : -1;
+    }
+
+    /** @return array{name: string, document: string, face: string|null, handset: string|null, memory: string|null, receiver_number: int|null} */
     public static function columns(RigDocument $rig): array
     {
         $plain = $rig->canonical();
+        $face = RigFace::of($plain);
         $memory = $rig->settings()->get('memory');
 
         return [
             'name' => $rig->name(),
             'document' => Json::compact($plain),
+            'face' => $face === null ? null : Json::compact($face),
             'handset' => $rig->handset()?->id,
             'memory' => is_int($memory) || is_string($memory) ? (string) $memory : null,
             'receiver_number' => $rig->settings()->intOrNull('receiver_number'),
@@ -143,7 +182,8 @@ final class Rig extends Model
     public function whole(): RigDocument
     {
         $document = $this->plain();
-        $entries = $this->log()->entries;
+        $document->uid = $this->uid;
+        $entries = array_values($this->log()->entries);
         if ($entries !== []) {
             $document->log = $entries;
         }

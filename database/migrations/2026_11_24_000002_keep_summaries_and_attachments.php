@@ -38,7 +38,8 @@ return new class extends Migration
             $table->index(['rig_id', 'position']);
         });
         foreach (Rig::query()->get() as $rig) {
-            $rig->update(Rig::columns($rig->rig()));
+            // Of the columns there are by now.
+            $rig->update(array_intersect_key(Rig::columns($rig->rig()), array_flip(['name', 'document', 'handset', 'memory', 'receiver_number'])));
         }
     }
 

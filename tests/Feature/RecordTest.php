@@ -227,47 +227,39 @@ it('restores every table there is', function () {
 });
 
 it('copies the bench while it is in use, and brings it back', function () {
-    $folder = sys_get_temp_dir().'/linguator-backup-'.bin2hex(random_bytes(4));
-    mkdir($folder);
-    touch("$folder/live.sqlite");
-    // A file, and a connection of its own: the one in memory is inside this test's transaction.
-    config()->set('database.connections.live', ['database' => "$folder/live.sqlite"] + config('database.connections.sqlite'));
-    DB::setDefaultConnection('live');
-    $this->app->useStoragePath($folder);
-    config()->set('linguator.captures', "$folder/captures");
-    $this->artisan('migrate', ['--force' => true])->assertSuccessful();
-    $this->demo();
-    $large = random_bytes(2_500_000);
-    $capture = Capture::query()->findOrFail($this->post('/api/v1/captures', ['capture' => UploadedFile::fake()->createWithContent('large.bin', $large)])->assertStatus(201)->json('id'));
-    $card = "id: mine\nname: Mine\nline: {baud: 57600, parity: odd, stop_bits: 1, inverted: false}\nchannels: {min: 6, max: 6}\nscale: {centre: 1500, us: 1, max: 4095}\nparts:\n  - {const: \"5aa5\"}\n  - {channels: words, order: big}\n";
-    $this->postJson('/api/v1/formats/import', ['text' => $card])->assertStatus(201);
-    $this->artisan('linguator:backup', ['file' => "$folder/kept.sqlite"])->assertSuccessful();
-    $this->artisan('linguator:backup', ['file' => "$folder/kept.sqlite"])->assertExitCode(2);
-    Rig::query()->where('slug', 'avocet')->delete();
-    changed($this, 'dunlin', ['settings.memory' => 77], 'After the backup');
-    $this->deleteJson('/api/v1/formats/mine')->assertOk();
-    $this->travel(2)->days();
-    $this->deleteJson("/api/v1/captures/$capture->id")->assertOk();
-    $this->travel(2)->days();
-    $later = Capture::query()->findOrFail($this->postJson('/api/v1/captures', ['text' => '0f 00'])->json('id'));
-    expect(is_file($capture->path()))->toBeFalse();
+    $this->inFile(function (string $folder): void {
+        $this->demo();
+        $large = random_bytes(2_500_000);
+        $capture = Capture::query()->findOrFail($this->post('/api/v1/captures', ['capture' => UploadedFile::fake()->createWithContent('large.bin', $large)])->assertStatus(201)->json('id'));
+        $card = "id: mine\nname: Mine\nline: {baud: 57600, parity: odd, stop_bits: 1, inverted: false}\nchannels: {min: 6, max: 6}\nscale: {centre: 1500, us: 1, max: 4095}\nparts:\n  - {const: \"5aa5\"}\n  - {channels: words, order: big}\n";
+        $this->postJson('/api/v1/formats/import', ['text' => $card])->assertStatus(201);
+        $this->artisan('linguator:backup', ['file' => "$folder/kept.sqlite"])->assertSuccessful();
+        $this->artisan('linguator:backup', ['file' => "$folder/kept.sqlite"])->assertExitCode(2);
+        Rig::query()->where('slug', 'avocet')->delete();
+        changed($this, 'dunlin', ['settings.memory' => 77], 'After the backup');
+        $this->deleteJson('/api/v1/formats/mine')->assertOk();
+        $this->travel(2)->days();
+        $this->deleteJson("/api/v1/captures/$capture->id")->assertOk();
+        $this->travel(2)->days();
+        $later = Capture::query()->findOrFail($this->postJson('/api/v1/captures', ['text' => '0f 00'])->json('id'));
+        expect(is_file($capture->path()))->toBeFalse();
 
-    file_put_contents("$folder/short.sqlite", substr((string) file_get_contents("$folder/kept.sqlite"), 0, 20_000));
-    file_put_contents("$folder/foreign.txt", 'not a database at all');
-    (new PDO("sqlite:$folder/other.sqlite"))->exec('create table birds (name text)');
-    foreach (['short.sqlite', 'foreign.txt', 'other.sqlite', 'nowhere.sqlite'] as $bad) {
-        $this->artisan('linguator:restore', ['file' => "$folder/$bad"])->assertExitCode(2);
-        expect(Rig::query()->count())->toBe(4);
-    }
-    $kept = app(Backup::class)->restore("$folder/kept.sqlite");
-    expect(Rig::query()->count())->toBe(5)->and($this->getJson('/api/v1/rigs/dunlin')->json('document.settings.memory'))->toBe(6);
-    // Formats of one's own come back, and captures with their files; what came later is gone, and kept in its turn.
-    expect(file_get_contents($capture->path()) === $large)->toBeTrue()->and(is_file($later->path()))->toBeFalse()
-        ->and(array_column($this->getJson('/api/v1/captures')->json('captures'), 'name'))->toContain('large.bin')->toHaveCount(4)
-        ->and($this->getJson('/api/v1/formats')->json('own.0.id'))->toBe('mine');
-    app(Backup::class)->restore($kept);
-    expect(Rig::query()->count())->toBe(4)->and($this->getJson('/api/v1/rigs/dunlin')->json('document.settings.memory'))->toBe(77)
-        ->and(file_get_contents($later->path()))->toBe('0f 00')->and(is_file($capture->path()))->toBeFalse()
-        ->and($this->getJson('/api/v1/formats')->json('own'))->toBe([]);
-    DB::setDefaultConnection('sqlite');
+        file_put_contents("$folder/short.sqlite", substr((string) file_get_contents("$folder/kept.sqlite"), 0, 20_000));
+        file_put_contents("$folder/foreign.txt", 'not a database at all');
+        (new PDO("sqlite:$folder/other.sqlite"))->exec('create table birds (name text)');
+        foreach (['short.sqlite', 'foreign.txt', 'other.sqlite', 'nowhere.sqlite'] as $bad) {
+            $this->artisan('linguator:restore', ['file' => "$folder/$bad"])->assertExitCode(2);
+            expect(Rig::query()->count())->toBe(4);
+        }
+        $kept = app(Backup::class)->restore("$folder/kept.sqlite");
+        expect(Rig::query()->count())->toBe(5)->and($this->getJson('/api/v1/rigs/dunlin')->json('document.settings.memory'))->toBe(6);
+        // Formats of one's own come back, and captures with their files; what came later is gone, and kept in its turn.
+        expect(file_get_contents($capture->path()) === $large)->toBeTrue()->and(is_file($later->path()))->toBeFalse()
+            ->and(array_column($this->getJson('/api/v1/captures')->json('captures'), 'name'))->toContain('large.bin')->toHaveCount(4)
+            ->and($this->getJson('/api/v1/formats')->json('own.0.id'))->toBe('mine');
+        app(Backup::class)->restore($kept);
+        expect(Rig::query()->count())->toBe(4)->and($this->getJson('/api/v1/rigs/dunlin')->json('document.settings.memory'))->toBe(77)
+            ->and(file_get_contents($later->path()))->toBe('0f 00')->and(is_file($capture->path()))->toBeFalse()
+            ->and($this->getJson('/api/v1/formats')->json('own'))->toBe([]);
+    });
 });

@@ -48,6 +48,7 @@ final readonly class RigController
     {
         $document = RequestDocument::of($request);
         $blank = RigDocument::blank(trim($document->text('name')), $document->text('craft_kind'));
+        $blank->uid = ImportRig::newUid();
 
         return RigAnswer::of($import($this->reader->fromDocument($blank)), 201);
     }

@@ -19,9 +19,9 @@ final readonly class RigHistoryController
     public function undo(Request $request, Rig $rig, ChangeRig $change): JsonResponse
     {
         $document = RequestDocument::of($request);
-        $log = $rig->log();
-        $position = $document->intOrNull('entry') ?? $log->lastStanding()
+        $position = $document->intOrNull('entry') ?? $rig->lastStanding()
             ?? throw DocumentError::at('entry', 'There is nothing to take back.', 'nothing_to_undo');
+        $log = $rig->log(max(0, $position));
         $patch = $log->takingBack($position, $rig->plain());
         $text = $log->entries[$position]->text ?? '';
 

@@ -11,6 +11,7 @@ use Illuminate\Http\Request;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Rig\PlaceNames;
 use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigFace;
 use Linguator\Core\Rig\RigHistory;
 use Linguator\Core\Rig\RigReview;
 
@@ -19,13 +20,14 @@ final readonly class RigMomentController
 {
     public function show(Rig $rig, int $position): JsonResponse
     {
-        $log = $rig->log();
-        $document = RigDocument::of((new RigHistory($rig->plain(), $log))->at($position));
+        $log = $rig->log(max(0, $position));
+        $then = (new RigHistory($rig->plain(), $log))->at($position);
+        $document = RigDocument::of(RigFace::of($then) ?? $then);
 
         return Answer::json([
             'slug' => $rig->slug,
             'position' => $position,
-            'last' => count($log->entries) - 1,
+            'last' => $log->last(),
             'entry' => $log->entries[$position] ?? null,
             'document' => $document->canonical(),
             'review' => (new RigReview($document))->toArray(),
@@ -37,7 +39,7 @@ final readonly class RigMomentController
     {
         $log = $rig->log();
         $history = new RigHistory($rig->plain(), $log);
-        $last = count($log->entries) - 1;
+        $last = $log->last();
         $then = $history->at(self::position($request, 'then', $last));
         $now = $history->at(self::position($request, 'now', $last));
 

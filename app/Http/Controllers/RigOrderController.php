@@ -40,11 +40,9 @@ final readonly class RigOrderController
         if (! $document->flag('record')) {
             return Answer::json(['rows' => $check->rows, 'passes' => $check->passes(), 'sentence' => $check->sentence(), 'explanation' => $check->explanation(), 'movement' => $movement]);
         }
-        $checks = $rig->plain()->checks ?? [];
-        $checks = is_array($checks) ? array_values($checks) : [];
-        $checks[] = OrderObservation::asCheck($check, $order, now()->format('Y-m-d\TH:i:s\Z'));
+        $made = OrderObservation::asCheck($check, $order, now()->format('Y-m-d\TH:i:s\Z'));
         $text = $check->passes() ? 'Order checked: each stick moves what it should.' : 'Order checked, failed: '.$check->sentence();
 
-        return RigAnswer::of($change($rig, $document->int('revision'), RigPatch::of(['checks' => $checks]), $text, 'test'));
+        return RigAnswer::of($change($rig, $document->int('revision'), RigPatch::of([])->adding('checks', [$made]), $text, 'test'));
     }
 }

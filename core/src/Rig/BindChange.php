@@ -48,7 +48,7 @@ final readonly class BindChange
 
     public function logged(\stdClass $attempt): RigPatch
     {
-        return RigPatch::of(['attempts' => [...$this->rig->node()->items('attempts'), $attempt]]);
+        return RigPatch::of([])->adding('attempts', [$attempt]);
     }
 
     public function sentence(\stdClass $attempt): string

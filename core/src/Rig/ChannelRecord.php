@@ -55,9 +55,7 @@ final readonly class ChannelRecord
     {
         $readings = [];
         foreach ($this->rig->node()->nodes('measurements') as $entry) {
-            $reading = $entry->int('channel') === $this->channel && $entry->has('lo_us') && $entry->has('mid_us') && $entry->has('hi_us')
-                ? self::reading($entry->number('lo_us'), $entry->number('mid_us'), $entry->number('hi_us'))
-                : null;
+            $reading = $entry->int('channel') === $this->channel ? self::sound($entry) : null;
             if ($reading !== null) {
                 $with = $entry->node('settings');
                 $readings[] = new ReadingTaken(
@@ -70,6 +68,14 @@ final readonly class ChannelRecord
         }
 
         return $readings;
+    }
+
+    /** The values of a measurement; null: one is missing, or they make no sense. */
+    public static function sound(Node $entry): ?Reading
+    {
+        return $entry->has('lo_us') && $entry->has('mid_us') && $entry->has('hi_us')
+            ? self::reading($entry->number('lo_us'), $entry->number('mid_us'), $entry->number('hi_us'))
+            : null;
     }
 
     private static function reading(float $lo, float $mid, float $hi): ?Reading

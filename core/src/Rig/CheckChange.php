@@ -28,7 +28,7 @@ final readonly class CheckChange
             'made_with' => (new DependentSettings($this->rig))->record($kind->dependsOn(), $hop ?? 1),
         ], static fn (mixed $value): bool => $value !== null && $value !== '');
 
-        return RigPatch::of(['checks' => [...$this->rig->node()->items('checks'), $check]]);
+        return RigPatch::of([])->adding('checks', [$check]);
     }
 
     /** @throws DocumentError with every reason, while the rig is not ready. */
@@ -43,6 +43,6 @@ final readonly class CheckChange
         }
         $entry = (object) array_filter(['at' => $at, 'by' => trim($by), 'note' => trim($note), 'made_with' => $readiness->signOffSettings()], static fn (mixed $value): bool => $value !== '');
 
-        return RigPatch::of(['sign_offs' => [...$this->rig->node()->items('sign_offs'), $entry]]);
+        return RigPatch::of([])->adding('sign_offs', [$entry]);
     }
 }

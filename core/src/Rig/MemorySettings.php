@@ -9,19 +9,20 @@ final class MemorySettings
 {
     private const PLACES = ['settings.order', 'settings.channels', 'settings.switches', 'settings.stick_mode'];
 
-    /** What a change means for another rig of the same memory; it may be nothing. Before and after as `RigPatch::apply` gives them. */
-    public static function shared(\stdClass $before, \stdClass $after): RigPatch
+    /**
+     * What a change means for another rig of the same memory; it may be nothing.
+     *
+     * @param  \stdClass  $document  The rig that was changed, afterwards.
+     */
+    public static function shared(EntryChange $change, \stdClass $document): RigPatch
     {
+        $touched = array_intersect(self::PLACES, $change->places());
+        $there = array_filter($touched, static fn (string $place): bool => RigPatch::has($document, $place));
         $set = [];
-        $clear = [];
-        foreach (self::PLACES as $place) {
-            if (property_exists($after, $place)) {
-                $set[$place] = $after->{$place};
-            } elseif (property_exists($before, $place)) {
-                $clear[] = $place;
-            }
+        foreach ($there as $place) {
+            $set[$place] = RigPatch::get($document, $place);
         }
 
-        return RigPatch::of($set, $clear);
+        return RigPatch::of($set, array_values(array_diff($touched, $there)));
     }
 }

@@ -24,18 +24,36 @@ final readonly class RigHistory
      */
     public function at(int $position): \stdClass
     {
-        if ($position < -1 || $position >= count($this->log->entries)) {
-            throw DocumentError::at('entry', "There is no entry $position; expected one of the ".count($this->log->entries).' in this history.', 'no_such_entry');
+        if ($position < -1 || $position > $this->log->last()) {
+            throw DocumentError::at('entry', "There is no entry $position; expected one of the ".($this->log->last() + 1).' in this history.', 'no_such_entry');
         }
         $document = RigPatch::copy($this->document);
-        for ($k = count($this->log->entries) - 1; $k > $position; $k--) {
-            $entry = $this->log->entries[$k];
-            if (($entry->before ?? null) instanceof \stdClass && ($entry->after ?? null) instanceof \stdClass) {
-                RigPatch::takingBack($entry->before, $entry->after)->applyInPlace($document);
+        foreach (array_reverse($this->log->entries, true) as $k => $entry) {
+            if ($k <= $position) {
+                break;
             }
+            EntryChange::read($entry)?->back()->applyInPlace($document);
         }
 
         return $document;
+    }
+
+    /**
+     * The same history with its lists told by what differs: what older versions wrote grows with the square of its length.
+     *
+     * @return array<int, \stdClass> By position, every entry of the log.
+     */
+    public function lean(): array
+    {
+        $document = RigPatch::copy($this->document);
+        $lean = [];
+        foreach (array_reverse($this->log->entries, true) as $k => $entry) {
+            $change = EntryChange::read($entry);
+            $lean[$k] = $change === null ? $entry : (object) ($change->lean($document)->toArray() + get_object_vars($entry));
+            $change?->back()->applyInPlace($document);
+        }
+
+        return array_reverse($lean, true);
     }
 
     /**

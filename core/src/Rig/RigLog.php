@@ -13,17 +13,34 @@ final readonly class RigLog
 
     public const UNDO = 'undo';
 
-    /** @param  list<\stdClass>  $entries As in the document's `log`. */
+    /** @var array<int, true> Positions of entries that a later one takes back. */
+    private array $takenBack;
+
+    /** @param  array<int, \stdClass>  $entries  As in the document's `log`, by position; of a long history the last of them are enough for what is asked of these. */
     public function __construct(public array $entries)
     {
+        $takenBack = [];
+        foreach (array_reverse($entries, true) as $position => $entry) {
+            // What undoes another stands behind it, so whether it still counts is known by now.
+            if (is_int($entry->undoes ?? null) && ! isset($takenBack[$position])) {
+                $takenBack[$entry->undoes] = true;
+            }
+        }
+        $this->takenBack = $takenBack;
+    }
+
+    /** The position of the last entry; −1: there is none. */
+    public function last(): int
+    {
+        return array_key_last($this->entries) ?? -1;
     }
 
     /** The position of the latest change that still stands, or null. */
     public function lastStanding(): ?int
     {
-        for ($k = count($this->entries) - 1; $k >= 0; $k--) {
-            if (($this->entries[$k]->kind ?? null) !== self::UNDO && $this->isStanding($k)) {
-                return $k;
+        foreach (array_reverse($this->entries, true) as $position => $entry) {
+            if (($entry->kind ?? null) !== self::UNDO && $this->isStanding($position)) {
+                return $position;
             }
         }
 
@@ -34,16 +51,8 @@ final readonly class RigLog
     public function isStanding(int $position): bool
     {
         $entry = $this->entries[$position] ?? null;
-        if ($entry === null || ! (($entry->before ?? null) instanceof \stdClass) || ! (($entry->after ?? null) instanceof \stdClass)) {
-            return false;
-        }
-        foreach (array_slice($this->entries, $position + 1, null, true) as $k => $later) {
-            if (($later->undoes ?? null) === $position && ! $this->isTakenBack($k)) {
-                return false;
-            }
-        }
 
-        return true;
+        return $entry !== null && ! isset($this->takenBack[$position]) && EntryChange::read($entry) !== null;
     }
 
     /**
@@ -53,33 +62,27 @@ final readonly class RigLog
      */
     public function takingBack(int $position, \stdClass $document): RigPatch
     {
-        $entry = $this->entries[$position] ?? throw DocumentError::at('entry', "There is no entry $position; expected one of the ".count($this->entries).' in this history.', 'no_such_entry');
-        $before = $entry->before ?? null;
-        $after = $entry->after ?? null;
-        if (! $before instanceof \stdClass || ! $after instanceof \stdClass || ! $this->isStanding($position)) {
+        $entry = $this->entries[$position] ?? throw DocumentError::at('entry', "There is no entry $position; expected one of the ".($this->last() + 1).' in this history.', 'no_such_entry');
+        $change = EntryChange::read($entry);
+        if ($change === null || ! $this->isStanding($position)) {
             throw DocumentError::at('entry', 'This entry has nothing left to take back.', 'nothing_to_undo');
         }
-        foreach (array_keys(get_object_vars($before) + get_object_vars($after)) as $place) {
-            $place = (string) $place;
-            $isAsLeft = property_exists($after, $place)
-                ? RigPatch::has($document, $place) && RigPatch::same(RigPatch::get($document, $place), $after->{$place})
-                : ! RigPatch::has($document, $place);
-            if (! $isAsLeft) {
+        foreach ($change->places() as $place) {
+            if (! $this->isAsLeft($change, $place, $position, $document)) {
                 throw DocumentError::at('entry', "\"$place\" has been changed again since; take that change back first.", 'changed_since');
             }
         }
 
-        return RigPatch::takingBack($before, $after);
+        return $change->back();
     }
 
-    private function isTakenBack(int $position): bool
+    private function isAsLeft(EntryChange $change, string $place, int $position, \stdClass $document): bool
     {
-        foreach (array_slice($this->entries, $position + 1, null, true) as $k => $later) {
-            if (($later->undoes ?? null) === $position && ! $this->isTakenBack($k)) {
-                return true;
-            }
+        if (! $change->tellsOfList($place)) {
+            return $change->leaves($place, $document);
         }
+        $then = (new RigHistory($document, $this))->at($position);
 
-        return false;
+        return RigPatch::has($then, $place) === RigPatch::has($document, $place) && RigPatch::same(RigPatch::get($then, $place), RigPatch::get($document, $place));
     }
 }

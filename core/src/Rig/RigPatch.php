@@ -10,7 +10,7 @@ use Linguator\Core\Document\Json;
 use Linguator\Core\Document\KeyOrder;
 
 /**
- * A change to a rig document: new values by place (`settings.order`), and places to clear.
+ * A change to a rig document: new values by place (`settings.order`), places to clear, and items of lists added or taken out.
  * Applying it tells what stood there before, so that it can be taken back.
  */
 final readonly class RigPatch
@@ -20,8 +20,9 @@ final readonly class RigPatch
     /**
      * @param  array<string, mixed>  $set
      * @param  list<string>  $clear
+     * @param  array<string, ListChange>  $lists
      */
-    private function __construct(public array $set, public array $clear)
+    private function __construct(public array $set, public array $clear, public array $lists)
     {
     }
 
@@ -33,17 +34,41 @@ final readonly class RigPatch
      */
     public static function of(array $set, array $clear = []): self
     {
-        foreach ([...array_map(strval(...), array_keys($set)), ...$clear] as $place) {
+        return self::checked($set, $clear, []);
+    }
+
+    /**
+     * The same change, and items added at the end of a list.
+     *
+     * @param  list<mixed>  $items
+     */
+    public function adding(string $place, array $items): self
+    {
+        return self::checked($this->set, $this->clear, [$place => ListChange::adding($items)] + $this->lists);
+    }
+
+    /**
+     * @param  array<string, mixed>  $set
+     * @param  list<string>  $clear
+     * @param  array<string, ListChange>  $lists
+     */
+    private static function checked(array $set, array $clear, array $lists): self
+    {
+        foreach ([...array_map(strval(...), array_keys($set + $lists)), ...$clear] as $place) {
             if (preg_match(self::PLACES, $place) !== 1) {
                 throw DocumentError::at('set', 'The place '.Excerpt::of($place).' cannot be changed; expected one like settings.order.', 'no_such_place');
             }
         }
 
-        return new self($set, $clear);
+        return new self($set, $clear, $lists);
     }
 
-    /** What an entry of the log changed, turned round. */
-    public static function takingBack(\stdClass $before, \stdClass $after): self
+    /**
+     * What an entry of the log changed, turned round.
+     *
+     * @param  array<string, ListChange>  $lists  Turned round already.
+     */
+    public static function takingBack(\stdClass $before, \stdClass $after, array $lists = []): self
     {
         $then = [];
         foreach (get_object_vars($before) as $place => $value) {
@@ -51,17 +76,29 @@ final readonly class RigPatch
         }
         $now = get_object_vars($after);
 
-        return self::of($then, array_values(array_map(strval(...), array_keys(array_diff_key($now, $then)))));
+        return self::checked($then, array_values(array_map(strval(...), array_keys(array_diff_key($now, $then)))), $lists);
     }
 
     /**
      * @param  \stdClass  $document  Left as it is.
-     * @return array{document: \stdClass, before: \stdClass, after: \stdClass} Before and after hold only what differs.
+     * @return array{document: \stdClass, before: \stdClass, after: \stdClass, lists: array<string, \stdClass>} Before and after hold only what differs; lists tells of lists as `ListChange` does.
+     *
+     * @throws DocumentError if items are to be taken out of a list that has not so many.
      */
     public function apply(\stdClass $document): array
     {
         $changed = self::copy($document);
-        [$before, $after] = [new \stdClass, new \stdClass];
+        [$before, $after, $lists] = [new \stdClass, new \stdClass, []];
+        foreach ($this->lists as $place => $change) {
+            $has = self::has($changed, $place);
+            [$list, $told] = $change->apply(self::items($changed, $place), $place);
+            self::put($changed, $place, $list);
+            if ($has) {
+                $lists[$place] = $told;
+            } else {
+                $after->{$place} = $list;
+            }
+        }
         foreach ($this->set as $place => $value) {
             if (! self::has($changed, $place) || ! self::same(self::get($changed, $place), $value)) {
                 if (self::has($changed, $place)) {
@@ -83,12 +120,15 @@ final readonly class RigPatch
             }
         }
 
-        return ['document' => $changed, 'before' => $before, 'after' => $after];
+        return ['document' => $changed, 'before' => $before, 'after' => $after, 'lists' => $lists];
     }
 
     /** Changes the document itself, without saying what stood there: for going through many changes of one copy. */
     public function applyInPlace(\stdClass $document): void
     {
+        foreach ($this->lists as $place => $change) {
+            self::put($document, $place, $change->apply(self::items($document, $place), $place)[0]);
+        }
         foreach ($this->set as $place => $value) {
             // A later patch may reach inside this value; the one in the log stays as it is.
             self::put($document, $place, is_scalar($value) ? $value : self::copy((object) ['of' => $value])->of);
@@ -115,6 +155,14 @@ final readonly class RigPatch
     public static function same(mixed $a, mixed $b): bool
     {
         return Json::compact(KeyOrder::canonical($a)) === Json::compact(KeyOrder::canonical($b));
+    }
+
+    /** @return list<mixed> */
+    private static function items(\stdClass $document, string $place): array
+    {
+        $list = self::get($document, $place);
+
+        return is_array($list) ? array_values($list) : [];
     }
 
     private static function put(\stdClass $document, string $place, mixed $value): void

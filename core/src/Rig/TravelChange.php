@@ -19,17 +19,15 @@ final readonly class TravelChange
     /** Keeps a reading, made with what is set now; what the channel sends is then known. */
     public function reading(int $channel, Reading $reading, ?float $noiseUs, string $source, string $at): RigPatch
     {
-        $measurements = $this->rig->node()->items('measurements');
         $now = (new ChannelRecord($this->rig, $channel))->now();
-        $measurements[] = (object) array_filter([
+        $measurement = (object) array_filter([
             'at' => $at, 'channel' => $channel, 'lo_us' => $reading->lo, 'mid_us' => $reading->mid, 'hi_us' => $reading->hi,
             'noise_us' => $noiseUs, 'source' => $source, 'settings' => (object) $now->toArray(),
         ], static fn (mixed $value): bool => $value !== null && $value !== '');
 
         return RigPatch::of([
-            'measurements' => $measurements,
             'settings.channels' => $this->channels([$channel => ['ends_us' => [$reading->lo, $reading->mid, $reading->hi]]]),
-        ]);
+        ])->adding('measurements', [$measurement]);
     }
 
     /**

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Tests;
+
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Readiness\CheckKind;
+use Linguator\Core\Rig\CheckChange;
+use Linguator\Core\Rig\EntryChange;
+use Linguator\Core\Rig\ListChange;
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigFace;
+use Linguator\Core\Rig\RigHistory;
+use Linguator\Core\Rig\RigIdentity;
+use Linguator\Core\Rig\RigLog;
+use Linguator\Core\Rig\RigPatch;
+
+/** An entry of the history, as a change of this kind writes it. */
+function entryOf(array $result, string $kind = 'change', ?int $undoes = null): \stdClass
+{
+    return (object) (['at' => '2026-11-28T10:00:00Z', 'kind' => $kind] + EntryChange::of($result['before'], $result['after'], $result['lists'])->toArray() + ($undoes === null ? [] : ['undoes' => $undoes]));
+}
+
+/** @return list<\stdClass> Some items of a list, some of them equal. */
+function someItems(int $most): array
+{
+    return array_map(static fn (): \stdClass => (object) ['channel' => mt_rand(1, 4), 'weight' => mt_rand(0, 2)], range(1, mt_rand(1, $most)));
+}
+
+it('tells of two lists what differs, and finds the first again from the second', function () {
+    mt_srand(28);
+    for ($run = 0; $run < 600; $run++) {
+        [$before, $after] = [array_slice(someItems(7), mt_rand(0, 2)), array_slice(someItems(7), mt_rand(0, 2))];
+        if ($run % 3 === 0) {
+            // Mostly the same: one changed, one more, or one less.
+            $after = $before;
+            array_splice($after, mt_rand(0, count($after)), mt_rand(0, 1), mt_rand(0, 1) === 0 ? [] : someItems(2));
+        }
+        $told = ListChange::between($before, $after);
+        [$back] = ListChange::takingBack($told)->apply($after, 'settings.channels');
+        expect($back)->toEqual($before);
+        expect(count($told->removed ?? []) + ($told->added ?? 0))->toBeLessThanOrEqual(count($before) + count($after));
+    }
+});
+
+it('tells one item added, changed or taken away as just that', function (array $before, array $after, array $told) {
+    expect((array) ListChange::between($before, $after))->toBe($told);
+})->with([
+    'added at the end' => [['a', 'b'], ['a', 'b', 'c'], ['at' => 2, 'added' => 1]],
+    'added in front' => [['b'], ['a', 'b'], ['at' => 0, 'added' => 1]],
+    'changed' => [['a', 'b', 'c'], ['a', 'x', 'c'], ['at' => 1, 'removed' => ['b'], 'added' => 1]],
+    'taken away' => [['a', 'b', 'c'], ['a', 'c'], ['at' => 1, 'removed' => ['b']]],
+    'emptied' => [['a'], [], ['at' => 0, 'removed' => ['a']]],
+    'nothing' => [['a'], ['a'], ['at' => 1]],
+    'one of two equal ones' => [['a', 'a'], ['a'], ['at' => 1, 'removed' => ['a']]],
+]);
+
+it('refuses to take more out of a list than it holds', function () {
+    expect(fn () => ListChange::takingBack((object) ['at' => 2, 'added' => 3])->apply([1, 2, 3], 'checks'))
+        ->toThrow(fn (DocumentError $error) => expect($error->errorCode)->toBe('broken_history')->and($error->getMessage())->toContain('Found 3 entries')->toContain('5'));
+});
+
+it('finds a rig with growing and changing lists again at every moment, undone and done again', function () {
+    mt_srand(2811);
+    for ($run = 0; $run < 25; $run++) {
+        $document = DemoRigs::get('dunlin')->document;
+        [$entries, $states] = [[], [$document]];
+        for ($k = 0; $k < 30; $k++) {
+            $undo = mt_rand(0, 4) === 0 ? (new RigLog($entries))->lastStanding() : null;
+            $patch = match (true) {
+                $undo !== null => (new RigLog($entries))->takingBack($undo, $document),
+                mt_rand(0, 1) === 0 => (new CheckChange(RigDocument::of($document)))->made(CheckKind::Range, null, true, null, "at $k m", 'Wren', '2026-11-28T10:00:00Z'),
+                mt_rand(0, 2) === 0 => RigPatch::of([], [['settings.channels', 'settings.switches', 'checks'][mt_rand(0, 2)]]),
+                default => RigPatch::of(['settings.channels' => someItems(5), 'settings.memory' => $k]),
+            };
+            $result = $patch->apply($document);
+            $entries[] = entryOf($result, $undo === null ? RigLog::CHANGE : RigLog::UNDO, $undo);
+            $document = $result['document'];
+            $states[] = $document;
+        }
+        $history = new RigHistory($document, new RigLog($entries));
+        foreach ($states as $k => $state) {
+            expect(RigPatch::same($history->at($k - 1), $state))->toBeTrue("run $run, moment $k");
+        }
+        // The end of a history is enough for its end.
+        $end = new RigLog(array_slice($entries, 20, null, true));
+        expect(RigPatch::same((new RigHistory($document, $end))->at(21), $states[22]))->toBeTrue();
+    }
+});
+
+it('makes an old history lean without changing a moment of it, and leaves alone what is wrong about its document', function () {
+    $document = DemoRigs::get('dunlin')->document;
+    [$entries, $states] = [[], [$document]];
+    for ($k = 0; $k < 20; $k++) {
+        $checks = [...($document->checks ?? []), (object) ['check' => 'range', 'result' => 'pass', 'observed' => "at $k m"]];
+        $result = RigPatch::of(['checks' => $checks])->apply($document);
+        $entries[] = (object) ['at' => '2026-11-28T10:00:00Z', 'kind' => 'test', 'before' => $result['before'], 'after' => $result['after']];
+        $document = $result['document'];
+        $states[] = $document;
+    }
+    // Written by hand: the list it speaks of was never there.
+    $entries[] = (object) ['at' => '2026-11-28T11:00:00Z', 'kind' => 'change', 'before' => (object) ['settings.switches' => [1]], 'after' => (object) ['settings.switches' => [2]]];
+    $lean = (new RigHistory($document, new RigLog($entries)))->lean();
+    expect(strlen(json_encode($lean)))->toBeLessThan(intdiv(strlen(json_encode($entries)), 5))->and($lean[20])->toEqual($entries[20]);
+    foreach ([$entries, $lean] as $log) {
+        $history = new RigHistory($document, new RigLog($log));
+        foreach ($states as $k => $state) {
+            expect(RigPatch::same($history->at($k - 1)->checks ?? null, $state->checks ?? null))->toBeTrue();
+        }
+    }
+});
+
+it('judges a rig of many years by its face as by the whole of it', function (string $name) {
+    $rig = DemoRigs::get($name);
+    $document = RigPatch::copy($rig->document);
+    expect(RigFace::of($document))->toBeNull();
+    mt_srand(5);
+    foreach (range(1, 120) as $k) {
+        $kind = CheckKind::cases()[mt_rand(0, count(CheckKind::cases()) - 1)];
+        $document = (new CheckChange(RigDocument::of($document)))->made($kind, $kind->isPerHop() ? mt_rand(1, 2) : null, mt_rand(0, 9) > 0, null, "seen $k", 'Wren', sprintf('2026-01-01T10:%02d:00Z', $k % 60))->apply($document)['document'];
+        $document->measurements[] = (object) ['at' => '2026-01-01T10:00:00Z', 'channel' => mt_rand(1, 4), 'lo_us' => 1000 + mt_rand(0, 600), 'mid_us' => 1500, 'hi_us' => 1990 + mt_rand(0, 9)];
+        if ($k % 20 === 0) {
+            $document->sign_offs[] = (object) ['at' => '2026-01-02T10:00:00Z', 'by' => 'Wren', 'made_with' => (object) ['order' => 'AETR']];
+        }
+    }
+    $face = RigFace::of($document);
+    expect($face)->not->toBeNull()->and(strlen(json_encode($face)))->toBeLessThan(intdiv(strlen(json_encode($document)), 2));
+    expect(DemoRigs::review(RigDocument::of($face)))->toBe(DemoRigs::review(RigDocument::of($document)));
+})->with(['avocet', 'dunlin', 'oystercatcher', 'sanderling']);
+
+it('knows a rig again that came without an id, at every moment of its history', function () {
+    $document = DemoRigs::get('mudlark')->document;
+    $plain = clone $document;
+    unset($plain->log);
+    $log = $document->log ?? [];
+    $result = RigPatch::of([])->adding('checks', [(object) ['check' => 'range', 'result' => 'pass']])->apply($plain);
+    $later = $result['document'];
+    $later->log = [...$log, entryOf($result)];
+    expect(RigIdentity::of($later))->toBe(RigIdentity::of($document))->toMatch('/^[0-9a-f]{16}$/D')
+        ->and(RigIdentity::of(DemoRigs::get('dunlin')->document))->not->toBe(RigIdentity::of($document))
+        ->and(RigIdentity::of((object) ['uid' => 'one-of-its-own']))->toBe('one-of-its-own');
+});
