@@ -1,14 +1,35 @@
 import vue from '@vitejs/plugin-vue'
+import { rmSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { AntDesignVueResolver } from 'unplugin-vue-components/resolvers'
 import components from 'unplugin-vue-components/vite'
-import { defineConfig } from 'vite'
+import { defineConfig, type Plugin } from 'vite'
 
-export default defineConfig({
-  base: '/build/',
+const HOT = fileURLToPath(new URL('./public/hot', import.meta.url))
+
+/** `npm run dev`: tells a running bin/start where the pages come from meanwhile. Gone when it ends. */
+function tellsTheBench(): Plugin {
+  return {
+    name: 'tells-the-bench',
+    apply: 'serve',
+    configureServer(server) {
+      server.httpServer?.once('listening', () => {
+        const address = server.httpServer?.address()
+        if (address && typeof address === 'object') writeFileSync(HOT, `http://127.0.0.1:${address.port}`)
+      })
+      const end = () => rmSync(HOT, { force: true })
+      process.once('exit', end)
+      for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.once(signal, () => process.exit())
+    },
+  }
+}
+
+export default defineConfig(({ command }) => ({
+  base: command === 'build' ? '/build/' : '/',
   publicDir: false,
-  plugins: [vue(), components({ dirs: [], dts: false, resolvers: [AntDesignVueResolver({ importStyle: false })] })],
+  plugins: [vue(), components({ dirs: [], dts: false, resolvers: [AntDesignVueResolver({ importStyle: false })] }), tellsTheBench()],
   resolve: { alias: { '@': fileURLToPath(new URL('./resources/js', import.meta.url)) } },
+  server: { host: '127.0.0.1' },
   build: {
     outDir: 'public/build',
     manifest: 'manifest.json',
@@ -16,4 +37,4 @@ export default defineConfig({
     assetsInlineLimit: 0,
     rollupOptions: { input: 'resources/js/main.ts' },
   },
-})
+}))

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\ForgeryToken;
+use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Problems;
 use Illuminate\Foundation\Application;
@@ -9,7 +11,9 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Foundation\Http\Middleware\InvokeDeferredCallbacks;
 use Illuminate\Foundation\Http\Middleware\PreventRequestsDuringMaintenance;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Middleware\ValidatePostSize;
+use Illuminate\View\Middleware\ShareErrorsFromSession;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -21,11 +25,13 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // The usual list without cross-origin handling (one origin only) and without anything that edits input.
         $middleware->use([
+            KnownHost::class,
             InvokeDeferredCallbacks::class,
             PreventRequestsDuringMaintenance::class,
             ValidatePostSize::class,
             SecurityHeaders::class,
         ]);
+        $middleware->web(replace: [ValidateCsrfToken::class => ForgeryToken::class], remove: [ShareErrorsFromSession::class]);
     })
     ->withExceptions(fn (Exceptions $exceptions) => Problems::register($exceptions))
     ->create();

@@ -34,7 +34,7 @@ final readonly class ExportArchive
             $zip->addFromString("formats/$format->id.yaml", Yaml::dump(Json::decode($format->document)));
         }
         foreach (Rig::bench() as $rig) {
-            $zip->addFromString("rigs/$rig->slug.json", Json::pretty($rig->whole()->canonical()));
+            $zip->addFromString("rigs/$rig->slug.json", $rig->text());
         }
         $zip->addFromString('names.json', Json::pretty(array_map(
             static fn (Alias $alias): array => ['kind' => $alias->kind, 'target' => $alias->target, 'alias' => $alias->alias],

@@ -6,7 +6,6 @@ namespace App\Actions;
 
 use App\Models\Rig;
 use Illuminate\Support\Facades\DB;
-use Linguator\Core\Document\Json;
 use Linguator\Core\Rig\RigDocument;
 
 /** Takes a rig off the bench so that it can be brought back whole: its document goes to the asker, its files wait here. */
@@ -24,7 +23,7 @@ final readonly class TakeOffBench
     public function __invoke(Rig $rig): array
     {
         return DB::transaction(static function () use ($rig): array {
-            $whole = Json::pretty($rig->whole()->canonical());
+            $whole = $rig->text();
             $token = bin2hex(random_bytes(16));
             DB::table('left_attachments')->where('left_at', '<', now()->subDays(self::KEPT_DAYS))->delete();
             DB::insert('insert into left_attachments (token, left_at, '.self::COLUMNS.') select ?, ?, '.self::COLUMNS.' from attachments where rig_id = ?', [$token, now(), $rig->id]);

@@ -18,7 +18,9 @@ final readonly class UpgradeRigs
     /** Those without an id: they come from an older bench or backup. */
     public function __invoke(): void
     {
-        foreach (Rig::query()->whereNull('uid')->get()->sortBy('id')->all() as $rig) {
+        $query = Rig::query();
+        $query->whereNull('uid');
+        foreach ($query->get()->sortBy('id')->all() as $rig) {
             $this->upgrade($rig);
         }
     }

@@ -16,6 +16,12 @@ final class Answer
         return JsonResponse::fromJsonString(Json::compact($value), $status);
     }
 
+    /** What is wrong, as every refusal tells it. */
+    public static function problem(int $status, string $code, string $sentence, string $path = ''): JsonResponse
+    {
+        return self::json(['error' => ['code' => $code, 'message' => $sentence, 'path' => $path]], $status);
+    }
+
     /** A file to keep: shown as plain text by a browser, saved under the name given. */
     public static function file(string $text, string $name): Response
     {

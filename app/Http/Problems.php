@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Actions\Conflict;
+use App\Database\Trouble;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -20,25 +21,31 @@ final class Problems
         405 => ['method_not_allowed', 'This address does not take that kind of request.'],
         413 => ['too_large', 'More was sent than can be taken; expected at most 64 MB.'],
         419 => ['page_expired', 'This page has been open too long; load it again, nothing typed is lost.'],
-        503 => ['busy', 'The bench is busy with another write; nothing was changed. Try again in a moment.'],
     ];
 
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([DocumentError::class, Conflict::class]);
+        // A full disk cannot take the report either, and who asked is told.
+        $exceptions->dontReportWhen(static fn (\Throwable $error): bool => Trouble::of($error) !== null);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(static fn (DocumentError $error): JsonResponse => Answer::json($error->toArray(), 422));
         $exceptions->render(static fn (Conflict $conflict): JsonResponse => Answer::json($conflict->toArray(), 409));
         $exceptions->render(static fn (TokenMismatchException $error, Request $request): ?JsonResponse => $request->is('api/*') ? self::sentence(419) : null);
         $exceptions->render(static fn (HttpExceptionInterface $error, Request $request): ?JsonResponse => $request->is('api/*') ? self::sentence($error->getStatusCode()) : null);
-        $exceptions->render(static fn (\PDOException $error, Request $request): ?JsonResponse => $request->is('api/*') && str_contains($error->getMessage(), 'database is locked') ? self::sentence(503) : null);
+        $exceptions->render(static fn (\Throwable $error, Request $request): ?JsonResponse => $request->is('api/*') ? self::trouble($error) : null);
         $exceptions->render(static fn (\Throwable $error, Request $request): ?JsonResponse => $request->is('api/*') && ! config('app.debug') ? self::sentence(500) : null);
     }
 
-    private static function sentence(int $status): JsonResponse
+    public static function sentence(int $status): JsonResponse
     {
-        [$code, $message] = self::SENTENCES[$status] ?? ['failed', 'Something went wrong here; it is written in storage/logs.'];
+        return Answer::problem($status, ...self::SENTENCES[$status] ?? ['failed', 'Something went wrong here; it is written in storage/logs.']);
+    }
 
-        return Answer::json(['error' => ['code' => $code, 'message' => $message, 'path' => '']], $status);
+    private static function trouble(\Throwable $error): ?JsonResponse
+    {
+        $trouble = Trouble::of($error);
+
+        return $trouble === null ? null : Answer::problem($trouble->status, $trouble->code, $trouble->sentence);
     }
 }

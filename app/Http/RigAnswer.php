@@ -9,6 +9,8 @@ use App\Models\Card;
 use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
 use Linguator\Core\Document\Json;
+use Linguator\Core\Gear\GearCard;
+use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigReview;
 
 /** A rig as the screens want it: the document, everything computed from it, and its history, newest first. */
@@ -30,23 +32,24 @@ final class RigAnswer
         return Answer::json([
             'slug' => $rig->slug,
             'revision' => $rig->revision,
-            'document' => $document->canonical(),
+            'document' => $document->document,
             'review' => (new RigReview($document, $rig->othersOfHandset()))->toArray(),
             'history' => $history,
             'undo' => $log->lastStanding() ?? ($last < Rig::RECENT ? null : $rig->lastStanding()),
             'shares_memory_with' => array_map(static fn (Rig $other): array => ['slug' => $other->slug, 'name' => $other->name], $rig->sharingMemory()),
             'attachments' => array_values(array_map(static fn (Attachment $file): array => ['position' => $file->position] + $file->listed(), Attachment::query()->where('rig_id', $rig->id)->get(Attachment::LISTED)->sortBy('id')->all())),
-            'newer_cards' => self::newerCards($rig),
+            'newer_cards' => self::newerCards($document),
         ], $status);
     }
 
     /** @return list<array{id: string, name: string}> Cards that have been edited on the shelf since this rig took its copy. */
-    private static function newerCards(Rig $rig): array
+    private static function newerCards(RigDocument $rig): array
     {
         $newer = [];
-        foreach ($rig->rig()->cards as $card) {
-            $onShelf = Card::query()->find($card->id);
-            if ($onShelf !== null && $onShelf->document !== Json::compact($card->canonical())) {
+        $cards = $rig->cards;
+        $onShelf = Card::query()->whereKey(array_map(static fn (GearCard $card): string => $card->id, $cards))->pluck('document', 'id');
+        foreach ($cards as $card) {
+            if (isset($onShelf[$card->id]) && $onShelf[$card->id] !== Json::compact($card->document)) {
                 $newer[] = ['id' => $card->id, 'name' => $card->name];
             }
         }

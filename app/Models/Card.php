@@ -38,7 +38,7 @@ final class Card extends Model
 
     public function gear(): GearCard
     {
-        $document = Json::decode($this->document);
+        $document = Json::kept($this->document);
         assert($document instanceof \stdClass);
 
         return GearCard::of($document);

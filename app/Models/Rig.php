@@ -12,6 +12,7 @@ use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigFace;
 use Linguator\Core\Rig\RigLog;
 use Linguator\Core\Rig\RigReview;
+use Linguator\Core\Rig\RigText;
 
 /**
  * A rig as it is now; how it came to be so stands in its entries.
@@ -73,7 +74,7 @@ final class Rig extends Model
 
     public function plain(): \stdClass
     {
-        $document = Json::decode($this->document);
+        $document = Json::kept($this->document);
         assert($document instanceof \stdClass);
 
         return $document;
@@ -82,7 +83,7 @@ final class Rig extends Model
     /** As the screens judge it: of the lists that only grow, what still counts. Whole in `plain` and `whole`. */
     public function rig(): RigDocument
     {
-        $document = Json::decode($this->face ?? $this->document);
+        $document = Json::kept($this->face ?? $this->document);
         assert($document instanceof \stdClass);
 
         return RigDocument::of($document);
@@ -176,6 +177,12 @@ final class Rig extends Model
         $same = ['handset' => $this->handset, 'memory' => $this->memory, 'receiver_number' => $this->receiver_number];
 
         return array_values(self::query()->where($same)->whereKeyNot($this->id)->get()->sortBy('name')->all());
+    }
+
+    /** The whole document as it is exported: JSON. */
+    public function text(): string
+    {
+        return RigText::json($this->whole()->canonical());
     }
 
     /** The whole document, history included, as it is exported. */

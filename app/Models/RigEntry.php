@@ -67,7 +67,7 @@ final class RigEntry extends Model
 
     public function plain(): \stdClass
     {
-        $entry = Json::decode($this->entry);
+        $entry = Json::kept($this->entry);
         assert($entry instanceof \stdClass);
 
         return $entry;

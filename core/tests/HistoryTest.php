@@ -38,9 +38,8 @@ it('tells of two lists what differs, and finds the first again from the second',
             array_splice($after, mt_rand(0, count($after)), mt_rand(0, 1), mt_rand(0, 1) === 0 ? [] : someItems(2));
         }
         $told = ListChange::between($before, $after);
-        [$back] = ListChange::takingBack($told)->apply($after, 'settings.channels');
-        expect($back)->toEqual($before);
-        expect(count($told->removed ?? []) + ($told->added ?? 0))->toBeLessThanOrEqual(count($before) + count($after));
+        ListChange::takingBack($told)->apply($after, 'settings.channels');
+        expect($after)->toEqual($before);
     }
 });
 
@@ -57,7 +56,8 @@ it('tells one item added, changed or taken away as just that', function (array $
 ]);
 
 it('refuses to take more out of a list than it holds', function () {
-    expect(fn () => ListChange::takingBack((object) ['at' => 2, 'added' => 3])->apply([1, 2, 3], 'checks'))
+    $list = [1, 2, 3];
+    expect(fn () => ListChange::takingBack((object) ['at' => 2, 'added' => 3])->apply($list, 'checks'))
         ->toThrow(fn (DocumentError $error) => expect($error->errorCode)->toBe('broken_history')->and($error->getMessage())->toContain('Found 3 entries')->toContain('5'));
 });
 

@@ -6,7 +6,6 @@ namespace App\Console\Commands;
 
 use App\Models\Rig;
 use Illuminate\Console\Command;
-use Linguator\Core\Document\Json;
 use Linguator\Core\Document\Yaml;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -28,8 +27,7 @@ final class ExportCommand extends Command
 
             return 2;
         }
-        $document = $rig->whole()->canonical();
-        $this->output->write($this->option('yaml') ? Yaml::dump($document) : Json::pretty($document), false, OutputInterface::OUTPUT_RAW);
+        $this->output->write($this->option('yaml') ? Yaml::dump($rig->whole()->canonical()) : $rig->text(), false, OutputInterface::OUTPUT_RAW);
 
         return self::SUCCESS;
     }

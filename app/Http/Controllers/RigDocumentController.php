@@ -12,7 +12,6 @@ use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Linguator\Core\Document\Json;
 use Linguator\Core\Document\Yaml;
 use Linguator\Core\Rig\RigReader;
 
@@ -21,9 +20,7 @@ final readonly class RigDocumentController
 {
     public function export(Rig $rig, string $format): Response
     {
-        $document = $rig->whole()->canonical();
-
-        return Answer::file($format === 'json' ? Json::pretty($document) : Yaml::dump($document), "$rig->slug.$format");
+        return Answer::file($format === 'json' ? $rig->text() : Yaml::dump($rig->whole()->canonical()), "$rig->slug.$format");
     }
 
     /** A rig document as `text`; with `left`, the files that a rig taken off the bench left behind come back as well. */

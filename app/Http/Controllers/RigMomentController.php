@@ -29,7 +29,7 @@ final readonly class RigMomentController
             'position' => $position,
             'last' => $log->last(),
             'entry' => $log->entries[$position] ?? null,
-            'document' => $document->canonical(),
+            'document' => $document->document,
             'review' => (new RigReview($document))->toArray(),
         ]);
     }

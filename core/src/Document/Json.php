@@ -29,6 +29,16 @@ final class Json
         return $value;
     }
 
+    /**
+     * Text that this program has written itself: it has been looked at on its way in.
+     *
+     * @throws \JsonException if it is no JSON after all.
+     */
+    public static function kept(string $text): mixed
+    {
+        return json_decode($text, false, self::MAX_DEPTH, JSON_THROW_ON_ERROR);
+    }
+
     /** Two-space-indented text with a closing newline. */
     public static function pretty(mixed $value): string
     {

@@ -17,7 +17,7 @@ use Linguator\Core\Rig\CheckState;
 use Linguator\Core\Rig\RigDocument;
 
 /** One hop of a chain when its link is lost: what is in force, what comes of it, and what must be mended (rule F). */
-final readonly class FailsafeHop
+final class FailsafeHop
 {
     private const HOLD = 'hold';
 
@@ -27,16 +27,27 @@ final readonly class FailsafeHop
 
     private const FLAG = 'flag';
 
-    private Node $card;
+    private readonly Node $card;
 
-    private Node $recorded;
+    private readonly Node $recorded;
+
+    // What is asked again and again of a document that does not change.
+    private ?Outcome $outcome = null;
+
+    private ?StoredValues $stored = null;
+
+    /** @var list<Finding>|null */
+    private ?array $findings = null;
+
+    /** @var list<string>|null */
+    private ?array $testReasons = null;
 
     /**
      * @param  int  $number  From 1.
      * @param  int  $at  Position of its receiver in the chain.
      * @param  self|null  $next  The hop behind it.
      */
-    public function __construct(private RigDocument $rig, public int $number, private int $at, public ?self $next)
+    public function __construct(private readonly RigDocument $rig, public readonly int $number, private readonly int $at, public readonly ?self $next)
     {
         $this->card = $rig->cards[$at]->node();
         $this->recorded = self::entry($rig, $number);
@@ -61,7 +72,7 @@ final readonly class FailsafeHop
 
     public function outcome(): Outcome
     {
-        return match ($this->mode()) {
+        return $this->outcome ??= match ($this->mode()) {
             self::HOLD => Outcome::HoldsLast,
             self::NONE => $this->withoutPulses(true),
             self::FLAG => $this->withFlag(),
@@ -73,9 +84,10 @@ final readonly class FailsafeHop
     /** @return list<Finding> */
     public function findings(): array
     {
-        $stored = $this->mode() === self::STORED ? $this->stored()->findings : [];
-
-        return array_values(array_filter([...$stored, $this->impossible(), $this->stale(), $this->untested(), $this->next === null ? $this->recovery() : null]));
+        return $this->findings ??= array_values(array_filter([
+            ...($this->mode() === self::STORED ? $this->stored()->findings : []),
+            $this->impossible(), $this->stale(), $this->untested(), $this->next === null ? $this->recovery() : null,
+        ]));
     }
 
     public function severity(): Severity
@@ -121,7 +133,7 @@ final readonly class FailsafeHop
     {
         $test = $this->lastTest();
 
-        return $test === null ? [] : CheckState::reasons($this->rig, $test->node('made_with'), $this->number);
+        return $this->testReasons ??= $test === null ? [] : CheckState::reasons($this->rig, $test->node('made_with'), $this->number);
     }
 
     public function isTested(): bool
@@ -224,7 +236,7 @@ final readonly class FailsafeHop
 
     private function stored(): StoredValues
     {
-        return StoredValues::judge($this->rig, $this->number, $this->recorded->items('stored_us'));
+        return $this->stored ??= StoredValues::judge($this->rig, $this->number, $this->recorded->items('stored_us'));
     }
 
     /** @return list<Converter> */

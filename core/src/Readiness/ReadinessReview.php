@@ -11,25 +11,29 @@ use Linguator\Core\Finding\Severity;
 use Linguator\Core\Rig\ChainReview;
 use Linguator\Core\Rig\CheckState;
 use Linguator\Core\Rig\Day;
-use Linguator\Core\Rig\DependentSettings;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\SwitchReview;
 use Linguator\Core\Rig\TravelReview;
 use Linguator\Core\Rig\WiringReview;
 
 /** Is this rig ready? Which checks hold, which went stale and why, what to redo in which order, and may it be signed off? */
-final readonly class ReadinessReview
+final class ReadinessReview
 {
     /** @var list<array{kind: CheckKind, hop: int|null, state: CheckState, required: bool}> */
-    private array $checks;
+    private readonly array $checks;
+
+    /** @var list<string>|null Looked for once. */
+    private ?array $stops = null;
+
+    private ?CheckState $signOff = null;
 
     public function __construct(
-        private RigDocument $rig,
-        private ChainReview $chain,
-        private WiringReview $wiring,
-        private TravelReview $travel,
-        private SwitchReview $switches,
-        private FailsafeReview $failsafe,
+        private readonly RigDocument $rig,
+        private readonly ChainReview $chain,
+        private readonly WiringReview $wiring,
+        private readonly TravelReview $travel,
+        private readonly SwitchReview $switches,
+        private readonly FailsafeReview $failsafe,
     ) {
         $this->checks = $this->all();
     }
@@ -61,6 +65,12 @@ final readonly class ReadinessReview
     /** @return list<string> Why this rig must not be powered or used, in sentences. */
     public function stops(): array
     {
+        return $this->stops ??= $this->lookForStops();
+    }
+
+    /** @return list<string> */
+    private function lookForStops(): array
+    {
         $stops = $this->chain->isChosen() && ! $this->chain->joins() ? ['The chain does not join.'] : [];
         $findings = [...$this->chain->findings(), ...$this->travel->findings(), ...$this->switches->findings()];
         foreach ($this->failsafe->hops as $hop) {
@@ -85,6 +95,11 @@ final readonly class ReadinessReview
 
     /** The latest sign-off: it holds while everything it was made with is as it was, and nothing has come up since. */
     public function signOff(): CheckState
+    {
+        return $this->signOff ??= $this->latestSignOff();
+    }
+
+    private function latestSignOff(): CheckState
     {
         $last = null;
         foreach ($this->rig->node()->nodes('sign_offs') as $entry) {
@@ -117,7 +132,7 @@ final readonly class ReadinessReview
     {
         $keys = array_merge(...array_map(static fn (CheckKind $kind): array => $kind->dependsOn(), CheckKind::cases()));
 
-        return (new DependentSettings($this->rig))->record(array_values(array_unique($keys)));
+        return $this->rig->dependent()->record(array_values(array_unique($keys)));
     }
 
     /** @return array<string, mixed> As the verb answers. */

@@ -25,7 +25,7 @@ final readonly class CheckChange
             'observed' => $observed,
             'at' => $at,
             'by' => $by,
-            'made_with' => (new DependentSettings($this->rig))->record($kind->dependsOn(), $hop ?? 1),
+            'made_with' => $this->rig->dependent()->record($kind->dependsOn(), $hop ?? 1),
         ], static fn (mixed $value): bool => $value !== null && $value !== '');
 
         return RigPatch::of([])->adding('checks', [$check]);

@@ -57,7 +57,7 @@ final readonly class CheckState
         if ($madeWith === null || get_object_vars($madeWith->value) === []) {
             return ['it was made with settings nobody recorded'];
         }
-        $settings = new DependentSettings($rig);
+        $settings = $rig->dependent();
 
         return array_map(static fn (string $key): string => $settings->reason($key, $madeWith, $hop), $settings->differences($madeWith, $hop));
     }

@@ -14,7 +14,7 @@ use Linguator\Core\Gear\Receiver;
  *
  * A key missing in what was recorded is not compared; missing entries of lists are defaults, so a rig that spells a default out is the same.
  */
-final readonly class DependentSettings
+final class DependentSettings
 {
     private const ENDS = [1000.0, 1500.0, 2000.0];
 
@@ -53,7 +53,11 @@ final readonly class DependentSettings
         'channels' => ['craft.functions'], 'variant' => ['settings.variant', 'settings.links'],
     ];
 
-    public function __construct(private RigDocument $rig)
+    /** @var array<string, mixed> By key and hop: a rig's document does not change, and every check asks for the same. */
+    private array $known = [];
+
+    /** Of one rig's document there is one: `RigDocument::dependent`. */
+    public function __construct(private readonly RigDocument $rig)
     {
     }
 
@@ -102,6 +106,15 @@ final readonly class DependentSettings
     }
 
     public function now(string $key, int $hop = 1): mixed
+    {
+        if (! array_key_exists("$key/$hop", $this->known)) {
+            $this->known["$key/$hop"] = $this->read($key, $hop);
+        }
+
+        return $this->known["$key/$hop"];
+    }
+
+    private function read(string $key, int $hop): mixed
     {
         $settings = $this->rig->settings();
 

@@ -37,7 +37,7 @@ final readonly class FailsafeChange
             'stored_us' => $mode === 'stored' ? $stored : null,
             'set_by' => $setBy,
             'at' => $at,
-            'made_with' => (new DependentSettings($this->rig))->record(CheckKind::FailsafeSet->dependsOn(), $number),
+            'made_with' => $this->rig->dependent()->record(CheckKind::FailsafeSet->dependsOn(), $number),
         ];
         $others = array_filter($this->rig->settings()->nodes('failsafe'), static fn ($other): bool => $other->int('hop') !== $number);
         $all = [...array_map(static fn ($other): \stdClass => $other->value, array_values($others)), $entry];

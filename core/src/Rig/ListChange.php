@@ -42,20 +42,26 @@ final readonly class ListChange
     }
 
     /**
+     * Changes the list.
+     *
      * @param  list<mixed>  $list
-     * @return array{list<mixed>, \stdClass} The list afterwards, and what an entry tells of it.
+     * @return \stdClass What an entry tells of it.
      *
      * @throws DocumentError if the list is too short for it.
      */
-    public function apply(array $list, string $place): array
+    public function apply(array &$list, string $place): \stdClass
     {
         $at = $this->at ?? count($list);
         if ($at + $this->removed > count($list)) {
             throw DocumentError::at($place, 'Found '.count($list).' entries; the history speaks of '.($at + $this->removed).'. It does not belong to this document.', 'broken_history');
         }
+        if ($this->added === [] && $this->removed === 1 && $at + 1 === count($list)) {
+            // The usual way back, without touching the rest of a long list.
+            return self::told($at, [array_pop($list)], 0);
+        }
         $removed = array_splice($list, $at, $this->removed, $this->added);
 
-        return [$list, self::told($at, array_values($removed), count($this->added))];
+        return self::told($at, array_values($removed), count($this->added));
     }
 
     /**

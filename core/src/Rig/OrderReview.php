@@ -98,7 +98,7 @@ final readonly class OrderReview
     /** The settings an order check is made with. */
     public function settingsNow(): \stdClass
     {
-        return (new DependentSettings($this->rig))->record(CheckKind::Order->dependsOn());
+        return $this->rig->dependent()->record(CheckKind::Order->dependsOn());
     }
 
     /** @return array<string, mixed> */

@@ -15,16 +15,24 @@ use Linguator\Core\Gear\ServoSet;
 use Linguator\Core\Supply\Pack;
 
 /** One chain set up for one craft, with its settings and what was checked. The document is kept as it came. */
-final readonly class RigDocument
+final class RigDocument
 {
     private const USUAL_CHANNELS = 8;
+
+    private ?DependentSettings $dependent = null;
 
     /**
      * @param  list<GearCard>  $cards  The chain, from handset to craft.
      * @param  list<Box>  $boxes  The same, read for the arithmetic.
      */
-    private function __construct(public \stdClass $document, public array $cards, public array $boxes)
+    private function __construct(public readonly \stdClass $document, public readonly array $cards, public readonly array $boxes)
     {
+    }
+
+    /** The settings that checks depend on, each read once. */
+    public function dependent(): DependentSettings
+    {
+        return $this->dependent ??= new DependentSettings($this);
     }
 
     /** @param  \stdClass  $document One that `RigReader` has passed. */

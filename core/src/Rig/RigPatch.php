@@ -91,7 +91,8 @@ final readonly class RigPatch
         [$before, $after, $lists] = [new \stdClass, new \stdClass, []];
         foreach ($this->lists as $place => $change) {
             $has = self::has($changed, $place);
-            [$list, $told] = $change->apply(self::items($changed, $place), $place);
+            $list = self::items($changed, $place);
+            $told = $change->apply($list, $place);
             self::put($changed, $place, $list);
             if ($has) {
                 $lists[$place] = $told;
@@ -127,11 +128,15 @@ final readonly class RigPatch
     public function applyInPlace(\stdClass $document): void
     {
         foreach ($this->lists as $place => $change) {
-            self::put($document, $place, $change->apply(self::items($document, $place), $place)[0]);
+            $list = self::items($document, $place);
+            // Held in one place only, the list is changed where it lies.
+            self::put($document, $place, []);
+            $change->apply($list, $place);
+            self::put($document, $place, $list);
         }
         foreach ($this->set as $place => $value) {
             // A later patch may reach inside this value; the one in the log stays as it is.
-            self::put($document, $place, is_scalar($value) ? $value : self::copy((object) ['of' => $value])->of);
+            self::put($document, $place, $value instanceof \stdClass ? self::copy($value) : $value);
         }
         foreach ($this->clear as $place) {
             self::drop($document, $place);
@@ -154,7 +159,7 @@ final readonly class RigPatch
 
     public static function same(mixed $a, mixed $b): bool
     {
-        return Json::compact(KeyOrder::canonical($a)) === Json::compact(KeyOrder::canonical($b));
+        return $a === $b || Json::compact(KeyOrder::canonical($a)) === Json::compact(KeyOrder::canonical($b));
     }
 
     /** @return list<mixed> */
@@ -162,7 +167,7 @@ final readonly class RigPatch
     {
         $list = self::get($document, $place);
 
-        return is_array($list) ? array_values($list) : [];
+        return is_array($list) ? (array_is_list($list) ? $list : array_values($list)) : [];
     }
 
     private static function put(\stdClass $document, string $place, mixed $value): void
@@ -200,10 +205,15 @@ final readonly class RigPatch
         return [$at instanceof \stdClass ? $at : null, $key];
     }
 
-    public static function copy(\stdClass $document): \stdClass
+    /** As deep as places reach, three steps; what lies below is never changed, only replaced. */
+    public static function copy(\stdClass $document, int $steps = 3): \stdClass
     {
-        $copy = unserialize(serialize($document), ['allowed_classes' => [\stdClass::class]]);
-        assert($copy instanceof \stdClass);
+        $copy = clone $document;
+        foreach ($steps > 1 ? get_object_vars($copy) : [] as $key => $value) {
+            if ($value instanceof \stdClass) {
+                $copy->{$key} = self::copy($value, $steps - 1);
+            }
+        }
 
         return $copy;
     }

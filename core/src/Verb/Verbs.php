@@ -11,6 +11,9 @@ use Linguator\Core\Document\Schemas;
 /** The list of all verbs, and the one way to ask them. Adding a verb is adding its class, its two schemas and a line here. */
 final readonly class Verbs
 {
+    /** Largest question taken (bytes). */
+    public const MAX_BYTES = 4_000_000;
+
     /** @var list<class-string<Verb>> */
     private const ALL = [
         OrderVerb::class, MovementVerb::class, PlanVerb::class, PowerVerb::class,

@@ -1,7 +1,7 @@
 import { queryOptions } from '@tanstack/vue-query'
 import { figure } from '@/composables/numberText'
 import type { DecodeAnswer } from './generated/decode.out'
-import { ApiError, getJson, postJson, requestToken } from './http'
+import { ApiError, getJson, postJson, requestToken, TOKEN_EXPIRED } from './http'
 
 export interface CaptureListed {
   id: number
@@ -124,13 +124,22 @@ export function sendCapture(file: Blob, name: string, onProgress: (share: number
   const done = new Promise<CaptureListed>((resolve, reject) => {
     const body = new FormData()
     body.append('capture', file, name)
-    request.open('POST', '/api/v1/captures')
-    request.setRequestHeader('Accept', 'application/json')
-    request.setRequestHeader('X-XSRF-TOKEN', requestToken())
+    let isSecond = false
+    const send = () => {
+      request.open('POST', '/api/v1/captures')
+      request.setRequestHeader('Accept', 'application/json')
+      request.setRequestHeader('X-XSRF-TOKEN', requestToken())
+      request.send(body)
+    }
     request.upload.onprogress = (event) => onProgress(event.total > 0 ? event.loaded / event.total : 0)
     request.onerror = () => reject(new ApiError(0, 'unreachable', 'The bench does not answer. Is bin/start still running?', ''))
     request.onabort = () => reject(new ApiError(0, 'cancelled', 'Sending was stopped, as asked.', ''))
     request.onload = () => {
+      if (request.status === TOKEN_EXPIRED && !isSecond) {
+        isSecond = true
+        send()
+        return
+      }
       try {
         const data = JSON.parse(request.responseText) as CaptureListed & { error?: { code: string; message: string; path: string } }
         if (request.status >= 300) reject(new ApiError(request.status, data.error?.code ?? '', data.error?.message ?? 'Something went wrong.', ''))
@@ -139,7 +148,7 @@ export function sendCapture(file: Blob, name: string, onProgress: (share: number
         reject(new ApiError(request.status, 'no_json', 'The bench answered something that cannot be read.', ''))
       }
     }
-    request.send(body)
+    send()
   })
   return { done, stop: () => request.abort() }
 }

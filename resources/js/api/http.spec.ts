@@ -11,7 +11,12 @@ async function thrown(asked: Promise<unknown>): Promise<ApiError> {
 }
 
 describe('what the server says', () => {
-  beforeEach(() => vi.stubGlobal('document', { cookie: 'other=1; XSRF-TOKEN=a%3Db; last=2' }))
+  beforeEach(() =>
+    vi.stubGlobal('document', {
+      cookie: 'XSRF-TOKEN=old; b0b0b0b0-XSRF-TOKEN=of-the-bench-next-door; a1a1a1a1-XSRF-TOKEN=a%3Db; last=2',
+      querySelector: () => ({ content: 'a1a1a1a1' }),
+    }),
+  )
   afterEach(() => vi.unstubAllGlobals())
 
   it('comes as it was sent, and the token goes with the question', async () => {
@@ -21,6 +26,30 @@ describe('what the server says', () => {
     const [address, options] = fetch.mock.calls[0] as unknown as [string, RequestInit]
     expect(address).toBe('/api/v1/rigs/x')
     expect(options).toMatchObject({ method: 'PATCH', body: '{"revision":3}', headers: { 'X-XSRF-TOKEN': 'a=b', 'Content-Type': 'application/json' } })
+  })
+
+  it('is asked for once more with the token that a refusal brings, and not again', async () => {
+    const cookies = ['a1a1a1a1-XSRF-TOKEN=old', 'a1a1a1a1-XSRF-TOKEN=new']
+    vi.stubGlobal('document', {
+      get cookie() {
+        return cookies.shift() ?? ''
+      },
+      querySelector: () => ({ content: 'a1a1a1a1' }),
+    })
+    const fetch = vi
+      .fn()
+      .mockResolvedValueOnce(new Response('{"error":{"code":"page_expired","message":"Too long."}}', { status: 419 }))
+      .mockResolvedValueOnce(new Response('{"kept":true}', { status: 200 }))
+    vi.stubGlobal('fetch', fetch)
+    expect(await postJson('/rigs', { name: 'x' })).toEqual({ kept: true })
+    const tokens = fetch.mock.calls.map(([, options]) => ((options as RequestInit).headers as Record<string, string>)['X-XSRF-TOKEN'])
+    expect(tokens).toEqual(['old', 'new'])
+
+    vi.stubGlobal('document', { cookie: '', querySelector: () => null })
+    const always = vi.fn(() => Promise.resolve(new Response('{"error":{"code":"page_expired","message":"Too long."}}', { status: 419 })))
+    vi.stubGlobal('fetch', always)
+    expect(await thrown(postJson('/rigs', {}))).toMatchObject({ status: 419, code: 'page_expired' })
+    expect(always).toHaveBeenCalledTimes(2)
   })
 
   it('lets the browser name the parts of an upload', async () => {

@@ -21,21 +21,46 @@ interface ErrorBody {
   error?: { code?: string; message?: string; path?: string; line?: number }
 }
 
-function token(): string {
-  const match = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)
-  return match?.[1] === undefined ? '' : decodeURIComponent(match[1])
+/** The token against forged requests, from the cookie of this bench: another one on the same machine has a cookie of its own. */
+export function requestToken(): string {
+  const bench = document.querySelector<HTMLMetaElement>('meta[name="bench"]')?.content ?? ''
+  const prefix = `${bench}-XSRF-TOKEN=`
+  const found = document.cookie.split('; ').find((cookie) => cookie.startsWith(prefix))
+  return found === undefined ? '' : decodeURIComponent(found.slice(prefix.length))
+}
+
+/** A page that has been open for long holds a token that no longer does; the refusal brings a new one, so it is asked once more. */
+export const TOKEN_EXPIRED = 419
+
+async function send(
+  method: string,
+  address: string,
+  headers: Record<string, string>,
+  body: BodyInit | null,
+  signal?: AbortSignal,
+): Promise<Response> {
+  const once = () =>
+    fetch(`/api/v1${address}`, {
+      method,
+      signal: signal ?? null,
+      headers: { Accept: 'application/json', ...headers, 'X-XSRF-TOKEN': requestToken() },
+      body,
+    })
+  const response = await once()
+  return response.status === TOKEN_EXPIRED ? once() : response
 }
 
 async function ask<T>(method: string, address: string, body?: unknown, signal?: AbortSignal): Promise<T> {
   const isForm = body instanceof FormData
   let response: Response
   try {
-    response = await fetch(`/api/v1${address}`, {
+    response = await send(
       method,
-      signal: signal ?? null,
-      headers: { Accept: 'application/json', ...(isForm ? {} : { 'Content-Type': 'application/json' }), 'X-XSRF-TOKEN': token() },
-      body: body === undefined ? null : isForm ? body : JSON.stringify(body),
-    })
+      address,
+      isForm ? {} : { 'Content-Type': 'application/json' },
+      body === undefined ? null : isForm ? body : JSON.stringify(body),
+      signal,
+    )
   } catch (error) {
     if (error instanceof DOMException) throw error
     throw new ApiError(0, 'unreachable', 'The bench does not answer. Is bin/start still running?', '')
@@ -76,21 +101,13 @@ export async function fileFrom(address: string, body: unknown): Promise<Blob> {
 
 /** The answer as it comes, for what is no JSON document. */
 export async function streamFrom(address: string, body: unknown, signal?: AbortSignal): Promise<Response> {
-  const response = await fetch(`/api/v1${address}`, {
-    method: 'POST',
-    signal: signal ?? null,
-    headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token() },
-    body: JSON.stringify(body),
-  })
+  const response = await send('POST', address, { 'Content-Type': 'application/json' }, JSON.stringify(body), signal)
   if (!response.ok) {
     const error = ((await response.json()) as ErrorBody).error ?? {}
     throw new ApiError(response.status, error.code ?? '', error.message ?? 'Something went wrong.', error.path ?? '', error.line ?? null)
   }
   return response
 }
-
-/** The token against forged requests, for a request of another make. */
-export const requestToken = token
 
 /** One sentence for whatever was thrown. */
 export function sentenceOf(error: unknown): string {
