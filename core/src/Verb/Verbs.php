@@ -14,11 +14,12 @@ final readonly class Verbs
     /** Largest question taken (bytes). */
     public const MAX_BYTES = 4_000_000;
 
-    /** @var list<class-string<Verb>> */
+    /** @var array<string, class-string<Verb>> By name, so that asking one loads no other. */
     private const ALL = [
-        OrderVerb::class, MovementVerb::class, PlanVerb::class, PowerVerb::class,
-        TuneVerb::class, ThresholdsVerb::class, SwitchVerb::class, RatesVerb::class, PercentVerb::class, PulseTrainVerb::class, LatencyVerb::class, RangeVerb::class, BindLadderVerb::class, FailsafeVerb::class, ReadinessVerb::class,
-        EncodeVerb::class,
+        'order' => OrderVerb::class, 'movement' => MovementVerb::class, 'plan' => PlanVerb::class, 'power' => PowerVerb::class,
+        'tune' => TuneVerb::class, 'thresholds' => ThresholdsVerb::class, 'switch' => SwitchVerb::class, 'rates' => RatesVerb::class, 'percent' => PercentVerb::class,
+        'pulse-train' => PulseTrainVerb::class, 'latency' => LatencyVerb::class, 'range' => RangeVerb::class, 'bind-ladder' => BindLadderVerb::class,
+        'failsafe' => FailsafeVerb::class, 'readiness' => ReadinessVerb::class, 'encode' => EncodeVerb::class,
     ];
 
     public function __construct(private Schemas $schemas)
@@ -28,12 +29,7 @@ final readonly class Verbs
     /** @return array<string, class-string<Verb>> By name. */
     public static function all(): array
     {
-        $all = [];
-        foreach (self::ALL as $class) {
-            $all[$class::name()] = $class;
-        }
-
-        return $all;
+        return self::ALL;
     }
 
     /**
