@@ -53,11 +53,11 @@ it('leaves the ends of a stick alone under expo, and softens the middle', functi
 
 it('gives arm its own rules', function () {
     $ask = fn (array $more): array => (new Verbs(new Schemas))->ask('switch', json_decode(json_encode($more + ['scale' => ['centre' => 1500, 'us_per_100' => 512, 'max_pct' => 150],
-        'switch' => ['positions' => 2], 'windows' => [['name' => 'arm', 'lo' => 1700, 'hi' => 2100, 'wanted' => [2]]]])))['windows'][0];
+        'switch' => ['positions' => 2, 'weight' => 100, 'offset' => 0], 'windows' => [['name' => 'arm', 'lo' => 1700, 'hi' => 2100, 'wanted' => [2]]]])))['windows'][0];
     $codes = fn (array $window): array => array_column($window['findings'], 'code');
     expect($codes($ask(['power_up_position' => 1])))->toBe([])
         ->and($codes($ask(['power_up_position' => 2])))->toBe(['S3'])
-        ->and($codes($ask(['switch' => ['positions' => 2, 'spring' => true]])))->toBe(['S4'])
+        ->and($codes($ask(['switch' => ['positions' => 2, 'weight' => 100, 'offset' => 0, 'spring' => true]])))->toBe(['S4'])
         ->and($ask(['failsafe_us' => 1900])['ok'])->toBeFalse();
 });
 

@@ -33,18 +33,24 @@ it('has every write that was confirmed, and a sound file, after kill -9 at any m
         return [$status, is_string($text) ? json_decode($text, true) : null];
     };
 
-    $kill = static fn (): ?string => shell_exec("pkill -9 -f '^php -S 127.0.0.1:$port'");
+    // The server and its workers are a process group of their own.
+    $group = null;
+    $kill = static function () use (&$group): void {
+        $group !== null && posix_kill(-$group, SIGKILL);
+        $group = null;
+    };
     $confirmed = 0;
     try {
         for ($round = 1; $round <= ROUNDS; $round++) {
-            $server = proc_open(['php', '-S', "127.0.0.1:$port", '-t', '.', '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'], [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, base_path('public'), $env);
+            $server = proc_open(['setsid', 'php', '-S', "127.0.0.1:$port", '-t', 'public', 'bin/server.php'], [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, base_path(), $env);
+            $group = proc_get_status($server)['pid'];
             for ($k = 0; $k < 100 && $ask('GET', '/rigs')[0] !== 200; $k++) {
                 usleep(30_000);
             }
             [, $rig] = $ask('GET', '/rigs/dunlin');
             expect($rig['document']['settings']['memory'])->toBe($confirmed === 0 ? 6 : $confirmed, "round $round: the last confirmed write");
             $revision = $rig['revision'];
-            $killer = proc_open(['sh', '-c', sprintf("sleep %.3f; pkill -9 -f '^php -S 127.0.0.1:$port'", random_int(60, 700) / 1000)], [], $killerPipes);
+            $killer = proc_open(['sh', '-c', sprintf('sleep %.3f; kill -9 -%d', random_int(60, 700) / 1000, $group)], [], $killerPipes);
             $end = microtime(true) + 20;
             while (microtime(true) < $end) {
                 [$status, $answer] = $ask('PATCH', '/rigs/dunlin', ['revision' => $revision, 'set' => ['settings.memory' => $confirmed + 1], 'text' => 'Storm']);

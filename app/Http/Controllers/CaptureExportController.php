@@ -89,6 +89,9 @@ final readonly class CaptureExportController
             throw DocumentError::at('as', 'A sound card is too slow for serial signals; expected vcd, edges or bin.');
         }
         $signal = new Reencoder($card);
+        if ($as === 'wav' && $signal->lastsUs($rows) > WavWriter::LONGEST_US) {
+            throw DocumentError::at('as', sprintf('This capture lasts %.0f s; expected at most %d s of a recording. vcd and edges take any length.', $signal->lastsUs($rows) / 1e6, WavWriter::LONGEST_US / 1e6), 'too_large');
+        }
 
         return match ($as) {
             'bin' => self::bytes($signal->bytes($rows)),

@@ -50,6 +50,8 @@ final readonly class CsvChannels
             }
         }
 
-        return $values === [] ? null : [(float) $time * $this->layout->usPerUnit, $values];
+        $us = (float) $time * $this->layout->usPerUnit;
+
+        return $values === [] || ! CaptureTime::isPossible($us) ? null : [$us, $values];
     }
 }

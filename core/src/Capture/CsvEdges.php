@@ -70,6 +70,22 @@ final class CsvEdges implements WireCapture
     /** @param  list<string>  $rows  Time and level, time and level … */
     private function block(array $rows, int $line): ?Edges
     {
+        $before = [$this->level, $this->us, $this->usBefore, $this->shift, $this->backwards];
+        $told = clone $this->damage;
+        $edges = $this->read($rows, $line);
+        // Looked at once a block: times run forward, so one that is none is at its end or has pushed the end there.
+        if ($this->us === -INF || CaptureTime::isPossible($this->us)) {
+            return $edges;
+        }
+        [$this->level, $this->us, $this->usBefore, $this->shift, $this->backwards] = $before;
+        $this->damage->goBackTo($told);
+
+        return $this->read($this->possible($rows, $line), $line);
+    }
+
+    /** @param  list<string>  $rows */
+    private function read(array $rows, int $line): ?Edges
+    {
         $perUnit = $this->layout->usPerUnit;
         [$level, $us, $before, $shift] = [$this->level, $this->us, $this->usBefore, $this->shift];
         $first = '';
@@ -112,6 +128,26 @@ final class CsvEdges implements WireCapture
 
         // Taking the first change back may have turned the alternation.
         return $times === [] ? null : new Edges((int) $level ^ (count($times) + 1 & 1), $times);
+    }
+
+    /**
+     * Without times that are none.
+     *
+     * @param  list<string>  $rows
+     * @return list<string>
+     */
+    private function possible(array $rows, int $line): array
+    {
+        $sound = [];
+        for ($k = 0, $n = count($rows) - 1; $k < $n; $k += 2) {
+            if (CaptureTime::isPossible((float) $rows[$k] * $this->layout->usPerUnit)) {
+                array_push($sound, $rows[$k], $rows[$k + 1]);
+            } else {
+                $this->damage->onLine($line + ($k >> 1), $rows[$k], CaptureTime::EXPECTED);
+            }
+        }
+
+        return $sound;
     }
 
     /** @return list<string> Time and level, time and level … */

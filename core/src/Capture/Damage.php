@@ -22,6 +22,12 @@ final class Damage
         [$this->count, $this->places] = [0, []];
     }
 
+    /** What has been found since is looked for again. */
+    public function goBackTo(self $then): void
+    {
+        [$this->count, $this->places] = [$then->count, $then->places];
+    }
+
     public function onLine(int $line, string $found, string $expected): void
     {
         $this->count++;

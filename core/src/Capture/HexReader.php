@@ -52,10 +52,10 @@ final class HexReader implements ByteCapture
     {
         if (preg_match(self::TIME, $text, $match) === 1) {
             $us = (float) strtr($match[1], ',', '.') * self::US[$match[2]];
-            if ($us < $this->us) {
-                $this->damage->onLine($line, trim($match[0]), 'a time not before the one above it');
+            if ($us < $this->us || ! CaptureTime::isPossible($us)) {
+                $this->damage->onLine($line, trim($match[0]), CaptureTime::isPossible($us) ? 'a time not before the one above it' : CaptureTime::EXPECTED);
             }
-            $this->us = max($this->us, $us);
+            $this->us = CaptureTime::isPossible($us) ? max($this->us, $us) : $this->us;
             $this->isTimed = $this->isTimed || ! $this->hasBytes;
             $text = substr($text, strlen($match[0]));
         }

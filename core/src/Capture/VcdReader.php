@@ -60,7 +60,7 @@ final class VcdReader implements WireCapture
         $alone = "/^(?:[01]$code\n)?+((?:#[0-9]++\n[01]$code\n)++)(#[0-9]++\n)?+$/D";
         foreach (Lines::blocks($this->source->chunks($this->bodyAt)) as $line => $block) {
             // Most dumps hold one wire: each time with its one change.
-            $times = preg_match($alone, $block, $match) === 1 ? $this->pairs($block, $match[1], $match[2] ?? '', $line) : $this->block($block, $line);
+            $times = (preg_match($alone, $block, $match) === 1 ? $this->pairs($block, $match[1], $match[2] ?? '', $line) : null) ?? $this->block($block, $line);
             if ($times !== []) {
                 yield new Edges((int) $this->level ^ (count($times) + 1 & 1), $times);
             }
@@ -69,10 +69,13 @@ final class VcdReader implements WireCapture
 
     /**
      * @param  string  $pairs  The block without a change at its begin whose time stands in the block before, and without a time at its end.
-     * @return list<float>
+     * @return list<float>|null Null: one of them is no possible time, so that they must be looked at one by one.
      */
-    private function pairs(string $block, string $pairs, string $stamp, int $line): array
+    private function pairs(string $block, string $pairs, string $stamp, int $line): ?array
     {
+        if ((float) substr((string) strrchr($pairs, '#'), 1) * $this->usPerTick > CaptureTime::FARTHEST_US || preg_match('/#[0-9]{17}/', $pairs) === 1) {
+            return null;
+        }
         $times = [];
         if ($block[0] !== '#') {
             $this->change($block[0], $times, $line);
@@ -131,8 +134,8 @@ final class VcdReader implements WireCapture
             return;
         }
         $us = (float) substr($this->stamp, 1) * $this->usPerTick;
-        if ($us < $this->us) {
-            $this->damage->onLine($line, $this->stamp, 'a time not before the one above it');
+        if ($us < $this->us || ! CaptureTime::isPossible($us)) {
+            $this->damage->onLine($line, $this->stamp, CaptureTime::isPossible($us) ? 'a time not before the one above it' : CaptureTime::EXPECTED);
 
             return;
         }

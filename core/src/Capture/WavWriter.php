@@ -11,6 +11,9 @@ final class WavWriter
 {
     public const RATE = 48_000;
 
+    /** Ten minutes: 58 MB. Time costs as much as signal here, and a slip in a time costs the disk. */
+    public const LONGEST_US = 600e6;
+
     private const HIGH = 20_000;
 
     private const BYTES_PER_SAMPLE = 2;

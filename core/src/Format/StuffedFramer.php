@@ -23,6 +23,9 @@ final class StuffedFramer implements Framer
 
     private Stuffing $stuffing;
 
+    /** Position of the mark that ended the last sound frame: it may begin the next one as well. */
+    private ?int $shared = null;
+
     public function __construct(FormatCard $card)
     {
         $this->layout = new FrameLayout($card);
@@ -40,7 +43,9 @@ final class StuffedFramer implements Framer
 
     public function finish(FrameSink $sink): void
     {
-        $this->stretch->open($this->base, 'short', $this->times[0] ?? null);
+        if (strlen($this->buffer) > 1 || $this->shared !== $this->base) {
+            $this->stretch->open($this->base, 'short', $this->times[0] ?? null);
+        }
         $this->stretch->end($this->base + strlen($this->buffer), $sink);
         $this->consume(strlen($this->buffer));
     }
@@ -77,8 +82,9 @@ final class StuffedFramer implements Framer
     /** @return int Where to go on. */
     private function take(int $start, int $end, FrameSink $sink): int
     {
+        $isShared = $this->shared === $this->base + $start;
         if ($end === $start + 1) {
-            $this->lost($start, $end, 'ending');
+            $isShared || $this->lost($start, $end, 'ending');
 
             return $end;
         }
@@ -86,7 +92,8 @@ final class StuffedFramer implements Framer
         $fault = $this->faultOf($frame);
         $other = $fault === null ? null : $this->layout->otherAt($frame, 0);
         if ($fault !== null && ($other === null || $other[0] !== strlen($frame))) {
-            $this->lost($start, $end, $fault);
+            // Behind a sound frame: what stands there is no frame that this mark began.
+            $isShared ? $this->lost($start + 1, $end, 'header') : $this->lost($start, $end, $fault);
 
             return $end;
         }
@@ -94,7 +101,12 @@ final class StuffedFramer implements Framer
         $us = $this->times[$start] ?? null;
         $other === null ? $sink->frames($frame, max(1, strlen($frame)), $this->base + $start, $us === null ? [] : [$us]) : $sink->other($other[1], $frame, $this->base + $start, $us);
 
-        return $end + 1;
+        if ($this->layout->head !== $this->layout->tail) {
+            return $end + 1;
+        }
+        $this->shared = $this->base + $end;
+
+        return $end;
     }
 
     private function faultOf(string $frame): ?string

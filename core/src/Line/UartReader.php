@@ -17,6 +17,9 @@ final class UartReader
 
     public int $stopErrors = 0;
 
+    /** @var list<int> Positions in the stream of bytes whose parity bit is wrong, since they were last taken. */
+    private array $wrong = [];
+
     /** Begin of the byte under way; null: the wire idles. */
     private ?float $start = null;
 
@@ -31,9 +34,19 @@ final class UartReader
     /** @var list<int> */
     private array $parity;
 
-    public function __construct(private readonly LineSetting $line)
+    /** @param  bool  $remembersWrong  Whether somebody takes the positions of bytes of wrong parity. */
+    public function __construct(private readonly LineSetting $line, private readonly bool $remembersWrong = false)
     {
         $this->parity = Parity::table($line->parity);
+    }
+
+    /** @return list<int> */
+    public function takeWrong(): array
+    {
+        $wrong = $this->wrong;
+        $this->wrong = [];
+
+        return $wrong;
     }
 
     /** @return array{string, list<float>} Bytes that ended, and when each began, µs. */
@@ -50,6 +63,10 @@ final class UartReader
         foreach ($edges->times as $us) {
             if ($start !== null) {
                 $bit = (int) (($us - $start) * $perUs + 0.5);
+                if ($bit < $decided) {
+                    // Time runs backwards: what is decided stays so.
+                    $bit = $decided;
+                }
                 if ($bit === 0 && $after === 1 && $decided === 0) {
                     // Shorter than half a bit: a glitch, no start bit.
                     $start = null;
@@ -65,13 +82,13 @@ final class UartReader
                 if ($bit > $stopAt || ($hasParity && $bit === $stopAt && $after === 0)) {
                     if ($bit === $stopAt) {
                         // The next byte begins where the stop bit should be: no parity bit was sent.
-                        $this->parityErrors++;
+                        $this->countWrong(strlen($bytes));
                         $bytes .= chr($held >> 1 & 0xFF);
                         $times[] = $start;
                     } elseif (($held >> $stopAt & 1) === 1) {
                         $byte = $held >> 1 & 0xFF;
                         if ($hasParity && ($held >> 9 & 1) !== $this->parity[$byte]) {
-                            $this->parityErrors++;
+                            $this->countWrong(strlen($bytes));
                         }
                         $bytes .= chr($byte);
                         $times[] = $start;
@@ -95,6 +112,14 @@ final class UartReader
         $this->bytes += strlen($bytes);
 
         return [$bytes, $times];
+    }
+
+    private function countWrong(int $at): void
+    {
+        $this->parityErrors++;
+        if ($this->remembersWrong) {
+            $this->wrong[] = $this->bytes + $at;
+        }
     }
 
     /**

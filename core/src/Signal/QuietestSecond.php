@@ -43,7 +43,8 @@ final class QuietestSecond
         $this->values[] = $value;
         $this->sum += $value;
         $this->squares += $value * $value;
-        while ($this->times[$this->head] <= $us - self::WINDOW_US) {
+        // The value itself stays, however far its time has jumped.
+        while ($this->head < count($this->times) - 1 && $this->times[$this->head] <= $us - self::WINDOW_US) {
             $old = $this->values[$this->head++];
             $this->sum -= $old;
             $this->squares -= $old * $old;

@@ -21,7 +21,7 @@ final readonly class SignalFindings
     private const MISFIT_SHARE = ['even' => 0.5, 'odd' => 0.5, 'none' => 0.25];
 
     private const REASONS = [
-        'checksum' => 'whose checksum is wrong', 'header' => 'without a header', 'length' => 'of a wrong length byte', 'type' => 'of a wrong type byte', 'ending' => 'without their ending',
+        'checksum' => 'whose checksum is wrong', 'parity' => 'with a byte of wrong parity', 'header' => 'without a header', 'length' => 'of a wrong length byte', 'type' => 'of a wrong type byte', 'ending' => 'without their ending',
         'short' => 'too short', 'long' => 'too long', 'channels' => 'with other channels', 'sync' => 'with too short a gap', 'pulse' => 'with a pulse that is none',
     ];
 

@@ -19,6 +19,7 @@ use Linguator\Core\Capture\WireCapture;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Format\Framers;
 use Linguator\Core\Format\FrameSink;
+use Linguator\Core\Line\LineSetting;
 use Linguator\Core\Line\PulseSink;
 use Linguator\Core\Line\UartReader;
 
@@ -26,6 +27,11 @@ use Linguator\Core\Line\UartReader;
 final readonly class Walk
 {
     private const HEADING_BYTES = 65_536;
+
+    /** So many bytes from the begin say whether the parity is that of the line. */
+    private const PARITY_BYTES = 4000;
+
+    private const MISFIT_SHARE = 0.5;
 
     /** @throws DocumentError if the capture cannot be read at all. */
     public static function reader(Source $source, CaptureKind $kind, Damage $damage): ByteCapture|WireCapture|CsvChannels
@@ -90,11 +96,30 @@ final readonly class Walk
         $reader->finish($sink);
     }
 
+    /** Whether the bytes have the parity of the line, some spoilt ones apart. Where they have another or none at all, that is the finding, not each frame. */
+    private static function parityHolds(WireCapture $capture, LineSetting $line, int $wire): bool
+    {
+        if ($line->parity === 'none') {
+            return false;
+        }
+        $uart = new UartReader($line);
+        foreach ($capture->edges($wire) as $edges) {
+            $uart->push($edges);
+            if ($uart->bytes > self::PARITY_BYTES) {
+                break;
+            }
+        }
+
+        return $uart->parityErrors < self::MISFIT_SHARE * max(1, $uart->bytes);
+    }
+
     private static function serial(WireCapture $capture, Decoding $decoding, FrameSink $sink): void
     {
         assert($decoding->line !== null && $decoding->card !== null);
-        $uart = new UartReader($decoding->line);
+        $isGuarded = self::parityHolds($capture, $decoding->line, $decoding->wire ?? 0);
+        $uart = new UartReader($decoding->line, $isGuarded);
         $decoding->uart = $uart;
+        $sink = $isGuarded ? new ParityGuard($uart, $sink) : $sink;
         $framer = Framers::for($decoding->card);
         foreach ($capture->edges($decoding->wire ?? 0) as $edges) {
             [$bytes, $times] = $uart->push($edges);

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Verb;
 
+use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Failsafe\FailsafeReview;
+use Linguator\Core\Gear\Box;
+use Linguator\Core\Gear\Receiver;
 use Linguator\Core\Rig\RigReader;
 
 /** What does the craft do when a link is lost? */
@@ -22,6 +25,17 @@ final class FailsafeVerb implements Verb
 
     public function __invoke(\stdClass $input): array
     {
-        return (new FailsafeReview(RigReader::whole($input->rig, 'rig')))->toArray();
+        $rig = RigReader::whole($input->rig, 'rig');
+        if (array_filter($rig->boxes, static fn (Box $box): bool => $box instanceof Receiver) === []) {
+            throw DocumentError::at('rig.chain', 'Found a chain without a receiver; expected at least one: without a link there is none to lose.', 'no_receiver');
+        }
+        foreach ($rig->settings()->nodes('channels') as $k => $channel) {
+            $ends = $channel->numbersOrNull('ends_us');
+            if ($ends !== null && ! ($ends[0] < $ends[1] && $ends[1] < $ends[2])) {
+                throw DocumentError::at("rig.settings.channels.$k.ends_us", 'Found '.implode(', ', $ends).'; expected lowest, middle and highest value in this order.', 'upside_down');
+            }
+        }
+
+        return (new FailsafeReview($rig))->toArray();
     }
 }

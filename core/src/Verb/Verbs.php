@@ -12,7 +12,7 @@ use Linguator\Core\Document\Schemas;
 final readonly class Verbs
 {
     /** Largest question taken (bytes). */
-    public const MAX_BYTES = 4_000_000;
+    public const MAX_BYTES = 3_000_000;
 
     /** @var array<string, class-string<Verb>> By name, so that asking one loads no other. */
     private const ALL = [
