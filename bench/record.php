@@ -3,6 +3,7 @@
 // A bench with a long history, asked by four clients, kept and taken in again: php bench/record.php http://127.0.0.1:PORT
 declare(strict_types=1);
 
+use App\Actions\ArchiveBounds;
 use App\Actions\ExportArchive;
 use App\Actions\ImportArchive;
 use App\Models\Rig;
@@ -44,11 +45,11 @@ foreach (SIZES as [$rigs, $entries]) {
     $spent = $seconds(static fn () => (new ExportArchive)($archive));
     printf("| the archive, %.1f MB, made by one | %.0f | |\n", filesize($archive) / 1e6, 1000 * $spent);
     $import = app(ImportArchive::class);
-    printf("| preview of taking it in, nothing new | %.0f | |\n", 1000 * $seconds(static fn () => $import->preview($archive)));
+    printf("| preview of taking it in, nothing new | %.0f | |\n", 1000 * $seconds(static fn () => $import->preview($archive, ArchiveBounds::page())));
     $full = config()->string('database.connections.sqlite.database');
     useBench("$full.empty");
     Artisan::call('migrate', ['--force' => true]);
-    printf("| taking it in on an empty bench | %.0f | |\n\n", 1000 * $seconds(static fn () => $import->import($archive, false)));
+    printf("| taking it in on an empty bench | %.0f | |\n\n", 1000 * $seconds(static fn () => $import->import($archive, false, ArchiveBounds::page())));
     useBench($full);
     array_map(unlink(...), [$archive, ...(array) glob("$full.empty*")]);
 }

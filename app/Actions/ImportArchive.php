@@ -4,100 +4,178 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Models\Alias;
 use App\Models\Attachment;
+use App\Models\Capture;
 use App\Models\Card;
 use App\Models\Rig;
 use Illuminate\Support\Facades\DB;
-use Linguator\Core\Document\Json;
+use Illuminate\Support\Facades\File;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Gear\CardReader;
+use Linguator\Core\Rig\RigReader;
 
 /** Takes an archive in, after it has said what it would do. Rigs are never replaced: one that differs stands beside the old one. */
 final readonly class ImportArchive
 {
-    public function __construct(private ReadArchive $read, private SaveCards $saveCards, private ImportRig $importRig, private KeepAttachment $keep, private SaveFormat $saveFormat)
-    {
+    public function __construct(
+        private CardReader $cards,
+        private RigReader $rigs,
+        private SaveCards $saveCards,
+        private ImportRig $importRig,
+        private KeepAttachment $keep,
+        private KeepCapture $keepCapture,
+        private SaveFormat $saveFormat,
+        private NameThings $nameThings,
+    ) {
     }
 
-    /** @return array<string, mixed> What would be added or changed. */
-    public function preview(string $file): array
+    /**
+     * @return array<string, mixed> What would be added or changed.
+     *
+     * @throws DocumentError if anything in it is not sound.
+     */
+    public function preview(string $file, ArchiveBounds $bounds): array
     {
-        $archive = ($this->read)($file);
+        $archive = BenchArchive::open($file, $bounds, $this->cards, $this->rigs);
         $cards = ['added' => [], 'differ' => [], 'same' => []];
-        foreach ($archive['cards'] as $gear) {
-            $there = Card::query()->find($gear->id);
-            $cards[$there === null ? 'added' : ($there->document === Card::columns($gear)['document'] ? 'same' : 'differ')][] = $gear->name;
+        $shelf = Card::query()->pluck('document', 'id')->all();
+        foreach ($archive->cards() as $gear) {
+            $cards[! isset($shelf[$gear->id]) ? 'added' : ($shelf[$gear->id] === Card::columns($gear)['document'] ? 'same' : 'differ')][] = $gear->name;
         }
         $rigs = ['added' => [], 'beside' => [], 'same' => []];
         $there = [];
-        foreach ($archive['rigs'] as $slug => $document) {
-            $standing = $this->standing($slug, Json::compact($document->canonical()));
-            $rigs[$standing][] = $document->name();
-            if ($standing === 'same') {
-                $there[$slug] = Rig::query()->where('slug', $slug)->firstOrFail();
-            }
+        foreach ($archive->rigs() as $slug => $document) {
+            $stands = ArchiveRig::of($document);
+            $rigs[$stands->standing][] = $document->name();
+            $there[$slug] = $stands->there;
         }
-        $missing = array_filter($archive['attachments'], static fn (array $attachment): bool => ! isset($there[$attachment['rig']]) || ! self::isThere($there[$attachment['rig']], $attachment));
 
-        return ['cards' => $cards, 'rigs' => $rigs, 'formats' => array_count_values(array_map($this->saveFormat->standing(...), $archive['formats'])) + ['added' => 0, 'differs' => 0, 'same' => 0], 'names' => count($archive['names']), 'attachments' => count($missing)];
+        return [
+            'cards' => $cards,
+            'rigs' => $rigs,
+            'formats' => array_count_values(array_map($this->saveFormat->standing(...), iterator_to_array($archive->formats(), false))) + ['added' => 0, 'differs' => 0, 'same' => 0],
+            'names' => count($archive->names()),
+            'attachments' => count($this->missing($archive, $there)),
+            'captures' => count($this->missingCaptures($archive)),
+        ];
     }
 
-    /** @return array<string, mixed> What was added or changed. */
-    public function import(string $file, bool $replaceCards): array
+    /**
+     * All of it or nothing.
+     *
+     * @param  (\Closure(int $done, int $of): void)|null  $progress
+     * @return array<string, mixed> What was added or changed.
+     *
+     * @throws DocumentError if anything in it is not sound.
+     */
+    public function import(string $file, bool $replaceCards, ArchiveBounds $bounds, ?\Closure $progress = null): array
     {
-        $archive = ($this->read)($file);
-
-        return DB::transaction(function () use ($archive, $replaceCards): array {
-            $report = ['cards' => $this->saveCards->import($archive['cards'], $replaceCards), 'rigs' => [], 'formats' => 0, 'attachments' => 0];
-            $made = [];
-            foreach ($archive['rigs'] as $slug => $document) {
-                if ($this->standing($slug, Json::compact($document->canonical())) === 'same') {
-                    $made[$slug] = Rig::query()->where('slug', $slug)->firstOrFail();
-                } else {
-                    $made[$slug] = ($this->importRig)($document);
-                    $report['rigs'][] = $document->name();
+        $archive = BenchArchive::open($file, $bounds, $this->cards, $this->rigs);
+        $kept = [];
+        try {
+            return DB::transaction(function () use ($archive, $replaceCards, $progress, &$kept): array {
+                [$done, $all] = [0, $archive->size()];
+                $tell = static function () use (&$done, $all, $progress): void {
+                    $progress === null || $progress(++$done, $all);
+                };
+                $report = ['cards' => $this->saveCards->import(iterator_to_array($archive->cards(), false), $replaceCards), 'rigs' => [], 'formats' => 0, 'attachments' => 0, 'captures' => 0];
+                $made = [];
+                foreach ($archive->rigs() as $slug => $document) {
+                    $stands = ArchiveRig::of($document);
+                    $made[$slug] = $stands->there;
+                    if ($stands->there === null) {
+                        $made[$slug] = ($this->importRig)($document, $slug);
+                        $report['rigs'][] = $document->name();
+                    }
+                    $tell();
                 }
-            }
-            foreach ($archive['attachments'] as $attachment) {
-                if (isset($made[$attachment['rig']]) && ! self::isThere($made[$attachment['rig']], $attachment)) {
-                    $keep = $attachment['is_capture'] ? $this->keep->capture(...) : $this->keep->__invoke(...);
-                    $keep($made[$attachment['rig']], $attachment['position'], $attachment['name'], $attachment['content'], $attachment['at']);
+                foreach ($this->missing($archive, $made) as [$rig, $attachment]) {
+                    assert($rig !== null);
+                    $keep = $attachment->isCapture ? $this->keep->capture(...) : $this->keep->__invoke(...);
+                    $keep($rig, $attachment->position, $attachment->name, $archive->text($attachment->file), $attachment->at);
                     $report['attachments']++;
+                    $tell();
                 }
-            }
-            $this->names($archive['names']);
-            foreach ($archive['formats'] as $text) {
-                $standing = $this->saveFormat->standing($text);
-                if ($standing === 'added' || ($standing === 'differs' && $replaceCards)) {
-                    ($this->saveFormat)($text, true);
-                    $report['formats']++;
+                foreach ($this->missingCaptures($archive) as $capture) {
+                    $kept[] = ($this->keepCapture)($capture->name, $archive->stream($capture->file), $capture->at);
+                    $report['captures']++;
+                    $tell();
                 }
-            }
+                $report['formats'] = $this->formats($archive, $replaceCards);
 
-            return $report;
-        });
+                return $report + $this->nameThings->import($archive->names());
+            });
+        } catch (\Throwable $error) {
+            // Their rows are gone with the transaction.
+            array_map(static fn (Capture $capture): bool => File::delete($capture->path()), $kept);
+            throw $error;
+        }
     }
 
-    /** @param  array{position: int, content: string, ...}  $attachment */
-    private static function isThere(Rig $rig, array $attachment): bool
+    private function formats(BenchArchive $archive, bool $replace): int
     {
-        return Attachment::query()->where(['rig_id' => $rig->id, 'position' => $attachment['position'], 'sha256' => hash('sha256', $attachment['content'])])->exists();
-    }
-
-    /** @return 'added'|'beside'|'same' */
-    private function standing(string $slug, string $document): string
-    {
-        $there = Rig::query()->where('slug', $slug)->first();
-
-        return $there === null ? 'added' : (Json::compact($there->whole()->canonical()) === $document ? 'same' : 'beside');
-    }
-
-    /** @param  list<\stdClass>  $names */
-    private function names(array $names): void
-    {
-        foreach ($names as $name) {
-            if (is_string($name->kind ?? null) && is_string($name->target ?? null) && is_string($name->alias ?? null) && in_array($name->kind, ['format', 'family', 'variant'], true)) {
-                Alias::query()->firstOrCreate(['kind' => $name->kind, 'target' => mb_substr($name->target, 0, 70), 'alias' => mb_substr($name->alias, 0, 200)]);
+        $saved = 0;
+        foreach ($archive->formats() as $text) {
+            $standing = $this->saveFormat->standing($text);
+            if ($standing === 'added' || ($standing === 'differs' && $replace)) {
+                ($this->saveFormat)($text, true);
+                $saved++;
             }
         }
+
+        return $saved;
+    }
+
+    /**
+     * Attachments that their rig has not: as many of the same name and content on the same entry as the archive has, less those that are there.
+     *
+     * @param  array<string, Rig|null>  $rigs  By their address in the archive; null: not on the bench yet.
+     * @return list<array{Rig|null, ArchivedFile}>
+     */
+    private function missing(BenchArchive $archive, array $rigs): array
+    {
+        $there = [];
+        foreach (array_filter($rigs) as $slug => $rig) {
+            foreach (Attachment::query()->where('rig_id', $rig->id)->get(Attachment::LISTED)->all() as $file) {
+                $key = "$slug/$file->position/$file->name/$file->sha256";
+                $there[$key] = ($there[$key] ?? 0) + 1;
+            }
+        }
+        $missing = [];
+        foreach ($archive->attachments() as $k => $attachment) {
+            if (! array_key_exists($attachment->rig, $rigs)) {
+                throw DocumentError::at("attachments.$k.rig", "There is no rig \"$attachment->rig\" in the archive.", 'missing_rig');
+            }
+            $key = "$attachment->rig/$attachment->position/".KeepAttachment::name($attachment->name).'/'.hash('sha256', $rigs[$attachment->rig] === null ? '' : $archive->text($attachment->file));
+            if (($there[$key] ?? 0) > 0) {
+                $there[$key]--;
+            } else {
+                $missing[] = [$rigs[$attachment->rig], $attachment];
+            }
+        }
+
+        return $missing;
+    }
+
+    /** @return list<ArchivedFile> */
+    private function missingCaptures(BenchArchive $archive): array
+    {
+        $there = [];
+        foreach (Capture::desk() as $capture) {
+            $key = "$capture->name/$capture->sha256";
+            $there[$key] = ($there[$key] ?? 0) + 1;
+        }
+
+        return array_values(array_filter($archive->captures(), static function (ArchivedFile $capture) use (&$there, $archive): bool {
+            $hash = hash_init('sha256');
+            hash_update_stream($hash, $archive->stream($capture->file));
+            $key = KeepCapture::name($capture->name).'/'.hash_final($hash);
+            if (($there[$key] ?? 0) === 0) {
+                return true;
+            }
+            $there[$key]--;
+
+            return false;
+        }));
     }
 }

@@ -36,6 +36,12 @@ final readonly class KeepAttachment
         return self::put($rig, $position, $name, $content, FileType::of($content) === 'text/plain' ? 'text/plain' : FileType::BYTES, $at);
     }
 
+    /** A name as it is kept: of its path the last part, short, on one line, printable. */
+    public static function name(string $told): string
+    {
+        return Excerpt::text(basename(str_replace('\\', '/', $told))) ?: 'file';
+    }
+
     private static function put(Rig $rig, int $position, string $name, string $content, string $type, string $at): Attachment
     {
         return DB::transaction(static function () use ($rig, $position, $name, $content, $type, $at): Attachment {
@@ -47,7 +53,7 @@ final readonly class KeepAttachment
             }
 
             return Attachment::query()->create([
-                'rig_id' => $rig->id, 'position' => $position, 'name' => Excerpt::text(basename(str_replace('\\', '/', $name))) ?: 'file', 'type' => $type,
+                'rig_id' => $rig->id, 'position' => $position, 'name' => self::name($name), 'type' => $type,
                 'size' => strlen($content), 'sha256' => hash('sha256', $content), 'content' => $content, 'at' => $at,
             ]);
         });

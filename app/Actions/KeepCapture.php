@@ -16,10 +16,11 @@ final readonly class KeepCapture
 {
     /**
      * @param  resource  $from  Read to its end.
+     * @param  string|null  $at  When it was brought in; null: now.
      *
      * @throws DocumentError if there is nothing in it, too much, or no room.
      */
-    public function __invoke(string $name, mixed $from): Capture
+    public function __invoke(string $name, mixed $from, ?string $at = null): Capture
     {
         File::ensureDirectoryExists(Capture::folder());
         $this->clearAway();
@@ -30,12 +31,12 @@ final readonly class KeepCapture
                 throw DocumentError::at('capture', 'The capture is empty: found 0 bytes; expected bytes, changes or values.', 'empty');
             }
 
-            return DB::transaction(static function () use ($name, $waiting, $size): Capture {
+            return DB::transaction(static function () use ($name, $waiting, $size, $at): Capture {
                 $capture = Capture::query()->create([
-                    'name' => Excerpt::text(basename(str_replace('\\', '/', $name))) ?: 'capture',
+                    'name' => self::name($name),
                     'size' => $size,
                     'sha256' => (string) hash_file('sha256', $waiting),
-                    'at' => now()->format('Y-m-d\TH:i:s\Z'),
+                    'at' => $at ?? now()->format('Y-m-d\TH:i:s\Z'),
                 ]);
                 File::move($waiting, $capture->path());
 
@@ -44,6 +45,11 @@ final readonly class KeepCapture
         } finally {
             File::delete($waiting);
         }
+    }
+
+    public static function name(string $told): string
+    {
+        return Excerpt::text(basename(str_replace('\\', '/', $told))) ?: 'capture';
     }
 
     /** What has been off the desk for a day is not missed any more. */

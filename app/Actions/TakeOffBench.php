@@ -19,10 +19,19 @@ final readonly class TakeOffBench
     {
     }
 
-    /** @return array{deleted: string, left: string} The whole document, and what its files wait under. */
-    public function __invoke(Rig $rig): array
+    /**
+     * @param  int|null  $revision  The revision the asker has seen; null: not told.
+     * @return array{deleted: string, left: string} The whole document, and what its files wait under.
+     *
+     * @throws Conflict if the rig has been changed since.
+     */
+    public function __invoke(Rig $rig, ?int $revision = null): array
     {
-        return DB::transaction(static function () use ($rig): array {
+        return DB::transaction(static function () use ($rig, $revision): array {
+            $rig->refresh();
+            if ($revision !== null && $rig->revision !== $revision) {
+                throw new Conflict("$rig->name has been changed in another tab or window since this page read it (revision $revision, now $rig->revision); it stays on the bench.", ['revision' => $rig->revision]);
+            }
             $whole = $rig->text();
             $token = bin2hex(random_bytes(16));
             DB::table('left_attachments')->where('left_at', '<', now()->subDays(self::KEPT_DAYS))->delete();

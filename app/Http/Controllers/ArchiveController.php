@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ArchiveBounds;
 use App\Actions\ExportArchive;
 use App\Actions\ImportArchive;
 use App\Http\Answer;
@@ -28,12 +29,12 @@ final readonly class ArchiveController
 
     public function preview(Request $request, ImportArchive $import): JsonResponse
     {
-        return Answer::json($import->preview($this->file($request)));
+        return Answer::json($import->preview($this->file($request), ArchiveBounds::page()));
     }
 
     public function import(Request $request, ImportArchive $import): JsonResponse
     {
-        return Answer::json($import->import($this->file($request), $request->input('replace') === '1'));
+        return Answer::json($import->import($this->file($request), $request->input('replace') === '1', ArchiveBounds::page()));
     }
 
     private function file(Request $request): string
@@ -42,6 +43,6 @@ final readonly class ArchiveController
 
         return $file instanceof UploadedFile && $file->isValid()
             ? $file->getPathname()
-            : throw DocumentError::at('file', 'Found no file, or one that did not arrive whole; expected an archive of at most 64 MB.', 'missing_file');
+            : throw DocumentError::at('file', 'Found no file, or one that did not arrive whole; expected an archive of at most 64 MB. The command linguator:import takes archives of any size.', 'missing_file');
     }
 }

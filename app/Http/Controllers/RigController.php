@@ -61,9 +61,12 @@ final readonly class RigController
         return RigAnswer::of($change($rig, $document->int('revision'), $patch, $document->text('text')));
     }
 
-    public function destroy(Rig $rig, TakeOffBench $takeOff): JsonResponse
+    /** With the revision that the page has read, a rig that has been changed since stays. */
+    public function destroy(Request $request, Rig $rig, TakeOffBench $takeOff): JsonResponse
     {
-        return Answer::json($takeOff($rig));
+        $revision = $request->getContent() === '' ? null : RequestDocument::of($request)->intOrNull('revision');
+
+        return Answer::json($takeOff($rig, $revision));
     }
 
     /** @param  array<string, mixed>  $rig */

@@ -92,7 +92,9 @@ final class SchemaMessage
             'minLength' => "Found $found; expected at least {$limit('min')} character(s).",
             'maxLength' => "Found $size characters; expected at most {$limit('max')}.",
             'uniqueItems' => 'The same entry stands in this list twice; expected each once.',
-            'pattern' => "Found $found; expected text of the form {$limit('pattern')}.",
+            'pattern' => ($error->args()['pattern'] ?? null) === PlainText::PATTERN
+                ? "Found $found with control characters or marks that turn the direction of text; expected plain text on one line."
+                : "Found $found; expected text of the form {$limit('pattern')}.",
             default => "Found $found, which does not fit here ({$error->keyword()}).",
         };
     }

@@ -83,7 +83,7 @@ export const getJson = <T>(address: string, signal?: AbortSignal) => ask<T>('GET
 export const postJson = <T>(address: string, body: unknown) => ask<T>('POST', address, body)
 export const putJson = <T>(address: string, body: unknown) => ask<T>('PUT', address, body)
 export const patchJson = <T>(address: string, body: unknown) => ask<T>('PATCH', address, body)
-export const deleteJson = <T>(address: string) => ask<T>('DELETE', address)
+export const deleteJson = <T>(address: string, body?: unknown) => ask<T>('DELETE', address, body)
 
 /** Asks for a file and hands it to the browser to save. */
 export async function saveFrom(address: string, body: unknown, name: string): Promise<void> {

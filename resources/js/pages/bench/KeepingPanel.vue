@@ -10,6 +10,15 @@ interface Preview {
   formats: { added: number; differs: number; same: number }
   names: number
   attachments: number
+  captures: number
+}
+
+interface Report {
+  rigs: string[]
+  attachments: number
+  captures: number
+  names_left_out: number
+  cards: { added: string[]; replaced: string[] }
 }
 
 const client = useQueryClient()
@@ -42,9 +51,10 @@ async function look(event: Event): Promise<void> {
 async function take(): Promise<void> {
   isBusy.value = true
   try {
-    const report = await postJson<{ rigs: string[]; attachments: number; cards: { added: string[]; replaced: string[] } }>('/archive/import', form())
+    const report = await postJson<Report>('/archive/import', form())
     notice.say(
-      `Taken in: ${report.rigs.length} rigs, ${report.cards.added.length} cards added, ${report.cards.replaced.length} replaced, ${report.attachments} attached files.`,
+      `Taken in: ${report.rigs.length} rigs, ${report.cards.added.length} cards added, ${report.cards.replaced.length} replaced, ${report.attachments} attached files, ${report.captures} captures.` +
+        (report.names_left_out > 0 ? ` ${report.names_left_out} names are left out: what they name is not on this bench.` : ''),
     )
     preview.value = null
     file.value = null
@@ -79,9 +89,14 @@ const words = (names: string[]) => names.join(', ')
       <p v-if="preview.formats.added + preview.formats.differs > 0">
         <b>Serial formats:</b> {{ preview.formats.added }} added, {{ preview.formats.differs }} that are here and differ (replaced with the cards).
       </p>
-      <p class="muted small">{{ preview.attachments }} attached files that are not here yet, {{ preview.names }} names of yours.</p>
+      <p class="muted small">
+        {{ preview.attachments }} attached files and {{ preview.captures }} captures that are not here yet, {{ preview.names }} names of yours.
+      </p>
       <a-button type="primary" :loading="isBusy" @click="take">Take it in</a-button> <a-button @click="preview = null">Leave it</a-button>
     </div>
+    <p class="muted small">
+      The page takes archives of at most 64 MB. A larger one, of any size: <span class="value">php artisan linguator:import FILE</span>.
+    </p>
     <p class="muted small">
       A copy of the whole bench while it runs: <span class="value">php artisan linguator:backup</span>; back again:
       <span class="value">linguator:restore FILE</span>.

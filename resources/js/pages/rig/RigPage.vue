@@ -78,7 +78,7 @@ function toggle(position: number): void {
 async function remove(): Promise<void> {
   const name = rig.value?.document.name ?? ''
   try {
-    const { deleted, left } = await deleteJson<{ deleted: string; left: string }>(`/rigs/${slug.value}`)
+    const { deleted, left } = await deleteJson<{ deleted: string; left: string }>(`/rigs/${slug.value}`, { revision: rig.value?.revision })
     await router.push('/')
     void client.invalidateQueries({ queryKey: rigsQuery.queryKey })
     notice.say(`${name} is off the bench.`, { label: 'Bring it back', run: () => void bringBack(deleted, left) })

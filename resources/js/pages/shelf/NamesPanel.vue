@@ -25,7 +25,7 @@ async function save(entry: NamedThing, event: Event): Promise<void> {
   try {
     client.setQueryData(
       namesQuery.queryKey,
-      await putJson<{ entries: NamedThing[] }>('/aliases', { kind: entry.kind, target: entry.target, aliases }),
+      await putJson<{ entries: NamedThing[] }>('/aliases', { kind: entry.kind, target: entry.target, aliases, were: entry.aliases }),
     )
     problem.value = ''
   } catch (failed) {
