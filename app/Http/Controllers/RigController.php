@@ -64,7 +64,7 @@ final readonly class RigController
     /** With the revision that the page has read, a rig that has been changed since stays. */
     public function destroy(Request $request, Rig $rig, TakeOffBench $takeOff): JsonResponse
     {
-        $revision = $request->getContent() === '' ? null : RequestDocument::of($request)->intOrNull('revision');
+        $revision = str_starts_with(ltrim($request->getContent()), '{') ? RequestDocument::of($request)->intOrNull('revision') : null;
 
         return Answer::json($takeOff($rig, $revision));
     }
