@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Middleware\ForgeryToken;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\WholeBody;
 use App\Http\Problems;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -26,6 +27,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // The usual list without cross-origin handling (one origin only) and without anything that edits input.
         $middleware->use([
             KnownHost::class,
+            WholeBody::class,
             InvokeDeferredCallbacks::class,
             PreventRequestsDuringMaintenance::class,
             ValidatePostSize::class,

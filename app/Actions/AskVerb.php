@@ -25,7 +25,7 @@ final readonly class AskVerb
      */
     public function __invoke(string $verb, string $json): array
     {
-        $document = Json::decode($json);
+        $document = Verbs::read($json);
         $format = $verb === EncodeVerb::name() && $document instanceof \stdClass ? $document->format ?? null : null;
         $own = is_string($format) && FormatCards::get($format) === null ? Format::named($format) : null;
         if ($own !== null && $document instanceof \stdClass && ! isset($document->card)) {

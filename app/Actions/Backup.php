@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Database\Trouble;
 use Illuminate\Support\Facades\DB;
 
 /** Copies of the whole bench, and back. */
@@ -41,7 +42,7 @@ final readonly class Backup
         } catch (\PDOException $error) {
             // No room, most likely: half a backup is none.
             @unlink($file);
-            throw new \RuntimeException("The backup cannot be written: {$error->getMessage()}. Nothing was kept.");
+            throw new \RuntimeException('The backup cannot be written. '.(Trouble::of($error)->sentence ?? $error->getMessage()));
         }
 
         return $file;

@@ -49,14 +49,14 @@ final readonly class Quick
             return null;
         }
 
-        return VerbRun::print(static fn (): array => (new Verbs(new Schemas))->ask($verb, Json::decode(VerbRun::text($line->file))));
+        return VerbRun::print(static fn (): array => (new Verbs(new Schemas))->askText($verb, VerbRun::text($line->file)));
     }
 
     /** Whether the format named is one of the user's own. */
     private function needsBench(?string $file): bool
     {
         try {
-            $document = Json::decode(VerbRun::text($file));
+            $document = Verbs::read(VerbRun::text($file));
         } catch (DocumentError) {
             return false;
         }

@@ -20,6 +20,7 @@ final readonly class Trouble
         'Read-only file system' => 'read_only',
         'unable to open database file' => 'read_only',
         'database is locked' => 'busy',
+        'does not exist. Ensure this is an absolute path' => 'gone',
         'file is not a database' => 'not_a_bench',
         'database disk image is malformed' => 'damaged',
         'malformed database schema' => 'damaged',
@@ -50,6 +51,7 @@ final readonly class Trouble
         return match ($code) {
             'no_room' => new self($code, self::NO_ROOM, 'There is no room left on the disk; nothing was changed. What is there can be read; make room, then do it once more.'),
             'read_only' => new self($code, self::NO_ROOM, "The bench's file $file cannot be written to; nothing was changed. What is there can be read. Give its folder back the right to write, or the disk its room."),
+            'gone' => new self($code, self::UNAVAILABLE, "The bench's file $file is not there any more. Put it back, or start again with another one in LINGUATOR_DB."),
             'busy' => new self($code, self::UNAVAILABLE, 'The bench is busy with another write; nothing was changed. Try again in a moment.'),
             'not_a_bench' => new self($code, self::UNAVAILABLE, "The file $file is no database, so it is no bench; nothing was changed. Name another one in LINGUATOR_DB, or move this one away and start again."),
             'foreign' => new self($code, self::UNAVAILABLE, "The file $file is another program's database; nothing was changed. Name another one in LINGUATOR_DB."),

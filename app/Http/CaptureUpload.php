@@ -28,6 +28,7 @@ final readonly class CaptureUpload
             throw DocumentError::at('capture', 'Found no file; expected a capture as multipart upload under the name "capture", of at most 64 MB.', 'missing_key');
         }
         if (! $file->isValid()) {
+            self::refuseWithoutRoom($file);
             throw in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true)
                 ? DocumentError::at('capture', 'The capture is larger than can be taken; expected at most 64 MB. The command linguator:decode takes files of any size.', 'too_large')
                 : DocumentError::at('capture', 'The capture did not arrive whole; send it again.', 'incomplete');
@@ -37,6 +38,14 @@ final readonly class CaptureUpload
         $card = $request->file('card');
 
         return new self($file->getClientOriginalName(), $file->getRealPath() ?: '', self::options($card instanceof UploadedFile ? ['card' => (string) $card->getContent()] + $fields : $fields));
+    }
+
+    /** What could not be put down here is not the sender's fault. */
+    public static function refuseWithoutRoom(mixed $file): void
+    {
+        if ($file instanceof UploadedFile && in_array($file->getError(), [UPLOAD_ERR_CANT_WRITE, UPLOAD_ERR_NO_TMP_DIR], true)) {
+            throw new \RuntimeException('No space left on device: an upload could not be put down.');
+        }
     }
 
     /** @return resource */

@@ -42,7 +42,7 @@ final class Problems
         return Answer::problem($status, ...self::SENTENCES[$status] ?? ['failed', 'Something went wrong here; it is written in storage/logs.']);
     }
 
-    private static function trouble(\Throwable $error): ?JsonResponse
+    public static function trouble(\Throwable $error): ?JsonResponse
     {
         $trouble = Trouble::of($error);
 

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Rig\RigDocument;
@@ -149,8 +150,12 @@ final class Rig extends Model
         $of = $this->revision.'/'.config()->string('linguator.build');
         if ($this->summary === null || $this->summary_of !== $of) {
             $this->summary = Json::compact((new RigReview($this->rig()))->summary());
-            // Written past the model: reading the bench is no change to the rig.
-            self::query()->whereKey($this->id)->toBase()->update(['summary' => $this->summary, 'summary_of' => $of]);
+            try {
+                // Written past the model: reading the bench is no change to the rig.
+                self::query()->whereKey($this->id)->toBase()->update(['summary' => $this->summary, 'summary_of' => $of]);
+            } catch (QueryException) {
+                // No room to keep it: it is computed again next time.
+            }
         }
         $summary = json_decode($this->summary, true);
 

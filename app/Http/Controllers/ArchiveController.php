@@ -8,6 +8,7 @@ use App\Actions\ArchiveBounds;
 use App\Actions\ExportArchive;
 use App\Actions\ImportArchive;
 use App\Http\Answer;
+use App\Http\CaptureUpload;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
@@ -19,7 +20,10 @@ final readonly class ArchiveController
 {
     public function export(ExportArchive $export): BinaryFileResponse
     {
-        $file = (string) tempnam(sys_get_temp_dir(), 'linguator');
+        $file = @tempnam(sys_get_temp_dir(), 'linguator');
+        if ($file === false) {
+            throw new \RuntimeException('No space left on device, or no right to write: the archive cannot be made in '.sys_get_temp_dir().'.');
+        }
         $export($file);
 
         return (new BinaryFileResponse($file, 200, ['Content-Type' => 'application/zip']))
@@ -40,6 +44,7 @@ final readonly class ArchiveController
     private function file(Request $request): string
     {
         $file = $request->file('file');
+        CaptureUpload::refuseWithoutRoom($file);
 
         return $file instanceof UploadedFile && $file->isValid()
             ? $file->getPathname()

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\FileType;
 use App\Actions\KeepAttachment;
 use App\Http\Answer;
+use App\Http\CaptureUpload;
 use App\Models\Attachment;
 use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
@@ -21,6 +22,7 @@ final readonly class AttachmentController
     public function store(Request $request, Rig $rig, int $position, KeepAttachment $keep): JsonResponse
     {
         $file = $request->file('file');
+        CaptureUpload::refuseWithoutRoom($file);
         if (! $file instanceof UploadedFile || ! $file->isValid()) {
             throw DocumentError::at('file', 'Found no file, or one that did not arrive whole; expected one of at most '.(KeepAttachment::MAX_BYTES / 1_048_576).' MB.', 'missing_file');
         }

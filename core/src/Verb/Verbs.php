@@ -14,6 +14,9 @@ final readonly class Verbs
     /** Largest question taken (bytes). */
     public const MAX_BYTES = 3_000_000;
 
+    /** Most lists and objects in it: they are what takes memory, however few bytes each has. */
+    private const MOST_PARTS = 120_000;
+
     /** @var array<string, class-string<Verb>> By name, so that asking one loads no other. */
     private const ALL = [
         'order' => OrderVerb::class, 'movement' => MovementVerb::class, 'plan' => PlanVerb::class, 'power' => PowerVerb::class,
@@ -46,12 +49,30 @@ final readonly class Verbs
     }
 
     /**
+     * A question as text, read within the bounds that every question has.
+     *
+     * @throws DocumentError if there is too much in it, or it is no JSON.
+     */
+    public static function read(string $json): mixed
+    {
+        if (strlen($json) > self::MAX_BYTES) {
+            throw new DocumentError('too_large', sprintf('Found more than %d MB; expected a document of at most that.', self::MAX_BYTES / 1_000_000));
+        }
+        $parts = substr_count($json, '{') + substr_count($json, '[');
+        if ($parts > self::MOST_PARTS) {
+            throw new DocumentError('too_large', "Found $parts lists and objects; expected at most ".self::MOST_PARTS.'.');
+        }
+
+        return Json::decode($json);
+    }
+
+    /**
      * @return array<string, mixed>
      *
      * @throws DocumentError
      */
     public function askText(string $name, string $json): array
     {
-        return $this->ask($name, Json::decode($json));
+        return $this->ask($name, self::read($json));
     }
 }
