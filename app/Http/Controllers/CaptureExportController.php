@@ -45,11 +45,31 @@ final readonly class CaptureExportController
         };
         $name = 'capture-'.$capture->id.'.'.($as === 'edges' ? 'csv' : $as);
 
-        return new StreamedResponse(static function () use ($chunks): void {
-            foreach ($chunks as $chunk) {
+        $begun = self::begun($chunks);
+
+        return new StreamedResponse(static function () use ($begun): void {
+            foreach ($begun as $chunk) {
                 echo $chunk;
             }
         }, 200, ['Content-Type' => self::TYPES[$as], 'Content-Disposition' => "attachment; filename=\"$name\""]);
+    }
+
+    /**
+     * Made up to its first piece: what cannot be made at all is said before anything is sent.
+     *
+     * @param  iterable<string>  $chunks
+     * @return \Generator<int, string>
+     */
+    private static function begun(iterable $chunks): \Generator
+    {
+        $all = (static function () use ($chunks): \Generator {
+            foreach ($chunks as $chunk) {
+                yield $chunk;
+            }
+        })();
+        $all->valid();
+
+        return $all;
     }
 
     /**
