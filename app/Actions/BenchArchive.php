@@ -113,12 +113,27 @@ final class BenchArchive
     {
         $stream = $this->stream($name);
         $size = $this->sizes[$name];
-        $text = stream_get_contents($stream, $size + 1);
+        $text = @stream_get_contents($stream, $size + 1);
         if ($text === false || strlen($text) !== $size) {
             throw self::damaged($name);
         }
 
         return $text;
+    }
+
+    /**
+     * What a file's content is known by.
+     *
+     * @throws DocumentError if it cannot be read whole.
+     */
+    public function sha256(string $name): string
+    {
+        $hash = hash_init('sha256');
+        if (@hash_update_stream($hash, $this->stream($name)) !== $this->sizes[$name]) {
+            throw self::damaged($name);
+        }
+
+        return hash_final($hash);
     }
 
     /** @return resource */

@@ -54,7 +54,7 @@ final readonly class ImportArchive
             'cards' => $cards,
             'rigs' => $rigs,
             'formats' => array_count_values(array_map($this->saveFormat->standing(...), iterator_to_array($archive->formats(), false))) + ['added' => 0, 'differs' => 0, 'same' => 0],
-            'names' => count($archive->names()),
+            'names' => $this->nameThings->missing($archive->names()),
             'attachments' => count($this->missing($archive, $there)),
             'captures' => count($this->missingCaptures($archive)),
         ];
@@ -146,7 +146,7 @@ final readonly class ImportArchive
             if (! array_key_exists($attachment->rig, $rigs)) {
                 throw DocumentError::at("attachments.$k.rig", "There is no rig \"$attachment->rig\" in the archive.", 'missing_rig');
             }
-            $key = "$attachment->rig/$attachment->position/".KeepAttachment::name($attachment->name).'/'.hash('sha256', $rigs[$attachment->rig] === null ? '' : $archive->text($attachment->file));
+            $key = "$attachment->rig/$attachment->position/".KeepAttachment::name($attachment->name).'/'.$archive->sha256($attachment->file);
             if (($there[$key] ?? 0) > 0) {
                 $there[$key]--;
             } else {
@@ -167,9 +167,7 @@ final readonly class ImportArchive
         }
 
         return array_values(array_filter($archive->captures(), static function (ArchivedFile $capture) use (&$there, $archive): bool {
-            $hash = hash_init('sha256');
-            hash_update_stream($hash, $archive->stream($capture->file));
-            $key = KeepCapture::name($capture->name).'/'.hash_final($hash);
+            $key = KeepCapture::name($capture->name).'/'.$archive->sha256($capture->file);
             if (($there[$key] ?? 0) === 0) {
                 return true;
             }

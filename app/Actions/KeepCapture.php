@@ -14,11 +14,18 @@ use Linguator\Core\Document\Excerpt;
 /** Puts a capture on the signal desk: its row and its file, both or neither. */
 final readonly class KeepCapture
 {
+    /** Files that are there only while something is under way. */
+    private const PASSING = '/^\.(?:[0-9a-f]{16}|progress-[0-9a-f]{64}(?:-stop)?)$/D';
+
+    /** Nothing is under way for so long. */
+    private const PASSING_S = 3600;
+
     /**
      * @param  resource  $from  Read to its end.
      * @param  string|null  $at  When it was brought in; null: now.
      *
-     * @throws DocumentError if there is nothing in it, too much, or no room.
+     * @throws DocumentError if there is nothing in it, or too much.
+     * @throws \RuntimeException if there is no room.
      */
     public function __invoke(string $name, mixed $from, ?string $at = null): Capture
     {
@@ -59,15 +66,21 @@ final readonly class KeepCapture
             $capture->delete();
             File::delete($capture->path());
         }
+        // What a server that was killed has left behind: a capture on its way, how far a reading was.
+        foreach (File::isDirectory(Capture::folder()) ? File::files(Capture::folder(), true) : [] as $file) {
+            if (preg_match(self::PASSING, $file->getFilename()) === 1 && $file->getMTime() < time() - self::PASSING_S) {
+                File::delete($file->getPathname());
+            }
+        }
     }
 
     /** @param  resource  $from */
     private function write(mixed $from, string $path): int
     {
-        $to = fopen($path, 'xb');
-        $size = $to === false ? false : stream_copy_to_stream($from, $to, CaptureUpload::MAX_BYTES + 1);
+        $to = @fopen($path, 'xb');
+        $size = $to === false ? false : @stream_copy_to_stream($from, $to, CaptureUpload::MAX_BYTES + 1);
         if ($to === false || $size === false || ! fclose($to)) {
-            throw DocumentError::at('capture', 'The capture cannot be kept: there is no room for it.', 'no_room');
+            throw new \RuntimeException('No space left on device: the capture cannot be kept.');
         }
         if ($size > CaptureUpload::MAX_BYTES) {
             throw DocumentError::at('capture', 'Found more than '.intdiv(CaptureUpload::MAX_BYTES, 1_000_000).' MB; expected a capture of at most that. The command linguator:decode takes files of any size.', 'too_large');

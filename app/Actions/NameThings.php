@@ -103,6 +103,18 @@ final readonly class NameThings
         return $count;
     }
 
+    /**
+     * How many names are not here yet.
+     *
+     * @param  list<\stdClass>  $names  Kind, target and alias, each a text.
+     */
+    public function missing(array $names): int
+    {
+        $there = Alias::byTarget();
+
+        return count(array_filter($names, static fn (\stdClass $name): bool => ! in_array(trim((string) $name->alias), $there["$name->kind/$name->target"] ?? [], true)));
+    }
+
     private static function isName(string $alias): bool
     {
         return $alias !== '' && mb_strlen($alias) <= self::LONGEST && PlainText::is($alias);

@@ -33,7 +33,14 @@ final class VerbRun
             fwrite(STDERR, "$error\n");
             [$document, $status] = [['error' => ['code' => 'failed', 'message' => 'Something went wrong here; this is a fault of Linguator\'s.', 'path' => '']], self::FAULT];
         }
-        $write === null ? fwrite(STDOUT, Json::pretty($document)) : $write(Json::pretty($document));
+        $text = Json::pretty($document);
+        if ($write !== null) {
+            $write($text);
+        } elseif (@fwrite(STDOUT, $text) !== strlen($text)) {
+            fwrite(STDERR, "The answer could not be written to its end: there is no room for it, or nobody reads it.\n");
+
+            return self::BAD_INPUT;
+        }
 
         return $status;
     }

@@ -28,13 +28,19 @@ final class Problems
         $exceptions->dontReport([DocumentError::class, Conflict::class]);
         // A full disk cannot take the report either, and who asked is told.
         $exceptions->dontReportWhen(static fn (\Throwable $error): bool => Trouble::of($error) !== null);
-        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
+        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => self::isOfApi($request));
         $exceptions->render(static fn (DocumentError $error): JsonResponse => Answer::json($error->toArray(), 422));
         $exceptions->render(static fn (Conflict $conflict): JsonResponse => Answer::json($conflict->toArray(), 409));
-        $exceptions->render(static fn (TokenMismatchException $error, Request $request): ?JsonResponse => $request->is('api/*') ? self::sentence(419) : null);
-        $exceptions->render(static fn (HttpExceptionInterface $error, Request $request): ?JsonResponse => $request->is('api/*') ? self::sentence($error->getStatusCode()) : null);
-        $exceptions->render(static fn (\Throwable $error, Request $request): ?JsonResponse => $request->is('api/*') ? self::trouble($error) : null);
-        $exceptions->render(static fn (\Throwable $error, Request $request): ?JsonResponse => $request->is('api/*') && ! config('app.debug') ? self::sentence(500) : null);
+        $exceptions->render(static fn (TokenMismatchException $error, Request $request): ?JsonResponse => self::isOfApi($request) ? self::sentence(419) : null);
+        $exceptions->render(static fn (HttpExceptionInterface $error, Request $request): ?JsonResponse => self::isOfApi($request) ? self::sentence($error->getStatusCode()) : null);
+        $exceptions->render(static fn (\Throwable $error, Request $request): ?JsonResponse => self::isOfApi($request) ? self::trouble($error) : null);
+        $exceptions->render(static fn (\Throwable $error, Request $request): ?JsonResponse => self::isOfApi($request) && ! config('app.debug') ? self::sentence(500) : null);
+    }
+
+    /** By its beginning alone: a path may hold bytes that are no text. */
+    public static function isOfApi(Request $request): bool
+    {
+        return str_starts_with($request->getPathInfo(), '/api/');
     }
 
     public static function sentence(int $status): JsonResponse

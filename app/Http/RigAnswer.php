@@ -35,6 +35,7 @@ final class RigAnswer
             'document' => $document->document,
             'review' => (new RigReview($document, $rig->othersOfHandset()))->toArray(),
             'history' => $history,
+            'history_total' => $last + 1,
             'undo' => $log->lastStanding() ?? ($last < Rig::RECENT ? null : $rig->lastStanding()),
             'shares_memory_with' => array_map(static fn (Rig $other): array => ['slug' => $other->slug, 'name' => $other->name], $rig->sharingMemory()),
             'attachments' => array_values(array_map(static fn (Attachment $file): array => ['position' => $file->position] + $file->listed(), Attachment::query()->where('rig_id', $rig->id)->get(Attachment::LISTED)->sortBy('id')->all())),

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Fuzz;
 
 use App\Models\Rig;
+use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Contracts\Http\Kernel;
+use Illuminate\Foundation\Exceptions\Handler;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -46,9 +48,19 @@ final class Fuzz
 
     private string $case = '';
 
+    /** What the last error of ours was. */
+    private string $reported = '';
+
     public function __construct(private readonly Kernel $kernel, private readonly int $seed)
     {
         $this->given = new Cases;
+        $handler = app(ExceptionHandler::class);
+        assert($handler instanceof Handler);
+        $handler->reportable(function (\Throwable $error): bool {
+            $this->reported = $error::class.': '.$error->getMessage().' at '.$error->getFile().':'.$error->getLine();
+
+            return false;
+        });
     }
 
     public function run(string $kind, int $count, int $from = 0): void
@@ -186,6 +198,7 @@ final class Fuzz
     private function handle(Request $request): array
     {
         $what = $request->method().' '.$request->path();
+        $this->reported = '';
         memory_reset_peak_usage();
         [$before, $begin] = [memory_get_usage(), hrtime(true)];
         try {
@@ -200,7 +213,7 @@ final class Fuzz
         $document = json_decode($text, true);
         $isTold = $status < 400 || (is_string($document['error']['message'] ?? null) && $document['error']['message'] !== '');
         if (! in_array($status, self::SOUND, true) || ! $isTold || $seconds > self::LONGEST_S || $bytes > self::MOST_BYTES) {
-            $this->faults[] = sprintf("%s: %s → %d, %.1f s, %.0f MB: %s\n    asked with %s", $this->case, $what, $status, $seconds, $bytes / 1e6, substr($text, 0, 400), substr($request->getContent(), 0, 600));
+            $this->faults[] = sprintf("%s: %s → %d, %.1f s, %.0f MB: %s\n    asked with %s", $this->case, $what, $status, $seconds, $bytes / 1e6, substr($this->reported.' '.$text, 0, 600), substr($request->getContent(), 0, 600));
         }
 
         return is_array($document) ? $document : [];

@@ -7,7 +7,6 @@ namespace App\Console\Commands;
 use App\Models\Rig;
 use Illuminate\Console\Command;
 use Linguator\Core\Document\Yaml;
-use Symfony\Component\Console\Output\OutputInterface;
 
 /** Prints a rig document, history included. */
 final class ExportCommand extends Command
@@ -27,7 +26,12 @@ final class ExportCommand extends Command
 
             return 2;
         }
-        $this->output->write($this->option('yaml') ? Yaml::dump($rig->whole()->canonical()) : $rig->text(), false, OutputInterface::OUTPUT_RAW);
+        $text = $this->option('yaml') ? Yaml::dump($rig->whole()->canonical()) : $rig->text();
+        if (@fwrite(STDOUT, $text) !== strlen($text)) {
+            $this->output->getErrorStyle()->writeln('The document could not be written to its end: there is no room for it, or nobody reads it.');
+
+            return 2;
+        }
 
         return self::SUCCESS;
     }

@@ -9,6 +9,7 @@ use App\Models\Format;
 use Illuminate\Console\Command;
 use Linguator\Core\Capture\CaptureKind;
 use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Excerpt;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\FormatCard;
@@ -46,12 +47,19 @@ final class StandInCommand extends Command
             $options = StandInOptions::of($this->document($card), $schemas, $card === null ? Format::own($schemas) : [$card]);
             $port = $this->option('port');
 
-            return is_string($port) ? $this->serve((int) $port, $options) : $this->write($options);
+            return is_string($port) ? $this->serve(self::port($port), $options) : $this->write($options);
         } catch (DocumentError $error) {
             $this->output->write(Json::pretty($error->toArray()), false, OutputInterface::OUTPUT_RAW);
 
             return self::BAD_INPUT;
         }
+    }
+
+    private static function port(string $told): int
+    {
+        return preg_match('/^\d{1,5}$/D', $told) === 1 && (int) $told >= 1 && (int) $told <= 65535
+            ? (int) $told
+            : throw DocumentError::at('port', 'Found '.Excerpt::of($told).'; expected a whole number from 1 to 65535.');
     }
 
     private function card(Schemas $schemas): ?FormatCard
@@ -93,7 +101,10 @@ final class StandInCommand extends Command
             throw DocumentError::at('file', "The file \"$file\" cannot be written.", 'no_such_file');
         }
         foreach ($chunks as $chunk) {
-            fwrite($stream, $chunk);
+            if (@fwrite($stream, $chunk) !== strlen($chunk)) {
+                // Who reads no further, as `head` does, has had what he wanted.
+                return str_contains(error_get_last()['message'] ?? '', 'Broken pipe') ? self::SUCCESS : throw DocumentError::at('file', 'The file cannot be written to its end: there is no room for it.', 'no_room');
+            }
         }
 
         return self::SUCCESS;

@@ -21,7 +21,7 @@ final readonly class LogbookController
 {
     private const PAGE = 100;
 
-    private const DAY = '/^(\d{4})-(\d{2})-(\d{2})$/';
+    private const DAY = '/^(\d{4})-(\d{2})-(\d{2})$/D';
 
     public function index(Request $request): JsonResponse
     {

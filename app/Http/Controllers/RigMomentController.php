@@ -57,6 +57,6 @@ final readonly class RigMomentController
             return $default;
         }
 
-        return is_string($value) && preg_match('/^-?\d{1,9}$/', $value) === 1 ? (int) $value : throw DocumentError::at($key, 'Expected the number of an entry in this history.');
+        return is_string($value) && preg_match('/^-?\d{1,9}$/D', $value) === 1 ? (int) $value : throw DocumentError::at($key, 'Expected the number of an entry in this history.');
     }
 }

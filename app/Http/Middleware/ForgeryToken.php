@@ -33,7 +33,7 @@ final class ForgeryToken extends ValidateCsrfToken
 
             return $response;
         } catch (TokenMismatchException $error) {
-            if (! $request->is('api/*')) {
+            if (! Problems::isOfApi($request)) {
                 throw $error;
             }
 

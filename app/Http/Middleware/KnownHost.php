@@ -6,6 +6,7 @@ namespace App\Http\Middleware;
 
 use App\Http\Answer;
 use App\Http\KnownHosts;
+use App\Http\Problems;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
@@ -35,7 +36,7 @@ final class KnownHost
 
     private static function refused(Request $request, int $status, string $code, string $sentence): Response
     {
-        $response = $request->is('api/*')
+        $response = Problems::isOfApi($request)
             ? Answer::problem($status, $code, $sentence)
             : new PlainResponse("$sentence\n", $status, ['Content-Type' => 'text/plain; charset=utf-8']);
         $response->headers->set('X-Content-Type-Options', 'nosniff');

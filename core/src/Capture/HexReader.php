@@ -10,7 +10,7 @@ final class HexReader implements ByteCapture
     private const TIME = '/^\s*([0-9]+(?:[.,][0-9]+)?)\s*(s|ms|us|µs|μs|ns)\s*:/';
 
     /** A line that holds nothing but pairs. */
-    private const PAIRS = '/^(?:[\s,;]*+(?:0[xX])?(?:[0-9a-fA-F]{2})++)*+[\s,;]*+$/';
+    private const PAIRS = '/^(?:[\s,;]*+(?:0[xX])?(?:[0-9a-fA-F]{2})++)*+[\s,;]*+$/D';
 
     private const US = ['s' => 1e6, 'ms' => 1e3, 'us' => 1.0, 'µs' => 1.0, 'μs' => 1.0, 'ns' => 1e-3];
 

@@ -15,7 +15,7 @@ use Linguator\Core\Document\KeyOrder;
  */
 final readonly class RigPatch
 {
-    private const PLACES = '/^(name|chain|measurements|attempts|checks|sign_offs|craft(\.[a-z_]+)?|path(\.[a-z_]+)?|settings\.[a-z_]+(\.[a-z0-9_\/-]+)?)$/';
+    private const PLACES = '/^(name|chain|measurements|attempts|checks|sign_offs|craft(\.[a-z_]+)?|path(\.[a-z_]+)?|settings\.[a-z_]+(\.[a-z0-9_\/-]+)?)$/D';
 
     /**
      * @param  array<string, mixed>  $set

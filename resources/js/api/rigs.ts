@@ -454,6 +454,7 @@ export interface RigData {
   document: RigDocument
   review: RigReview
   history: HistoryItem[]
+  history_total: number
   undo: number | null
   newer_cards: { id: string; name: string }[]
   shares_memory_with: { slug: string; name: string }[]

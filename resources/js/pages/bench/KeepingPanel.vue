@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
+import { sizeOf } from '@/api/captures'
 import { postJson, sentenceOf } from '@/api/http'
 import { useNotice } from '@/composables/useNotice'
 
@@ -21,13 +22,24 @@ interface Report {
   cards: { added: string[]; replaced: string[] }
 }
 
+/** As the server takes it: config/php/linguator.ini. */
+const LARGEST = 64_000_000
+
 const client = useQueryClient()
 const notice = useNotice()
 const file = ref<File | null>(null)
 const preview = ref<Preview | null>(null)
 const replaces = ref(false)
 const problem = ref('')
+const isLooking = ref(false)
 const isBusy = ref(false)
+
+const isNothingNew = computed(() => {
+  const told = preview.value
+  if (!told) return false
+  const lists = [told.rigs.added, told.rigs.beside, told.cards.added, told.cards.differ]
+  return lists.every((list) => list.length === 0) && told.formats.added + told.formats.differs + told.attachments + told.captures + told.names === 0
+})
 
 function form(): FormData {
   const body = new FormData()
@@ -37,14 +49,23 @@ function form(): FormData {
 }
 
 async function look(event: Event): Promise<void> {
-  file.value = (event.target as HTMLInputElement).files?.[0] ?? null
+  const field = event.target as HTMLInputElement
+  file.value = field.files?.[0] ?? null
+  field.value = ''
   preview.value = null
   problem.value = ''
   if (!file.value) return
+  if (file.value.size > LARGEST) {
+    problem.value = `${file.value.name} has ${sizeOf(file.value.size)}; the page takes at most ${sizeOf(LARGEST)}. On the command line: php artisan linguator:import FILE.`
+    return
+  }
+  isLooking.value = true
   try {
     preview.value = await postJson<Preview>('/archive/preview', form())
   } catch (error) {
     problem.value = sentenceOf(error)
+  } finally {
+    isLooking.value = false
   }
 }
 
@@ -56,8 +77,7 @@ async function take(): Promise<void> {
       `Taken in: ${report.rigs.length} rigs, ${report.cards.added.length} cards added, ${report.cards.replaced.length} replaced, ${report.attachments} attached files, ${report.captures} captures.` +
         (report.names_left_out > 0 ? ` ${report.names_left_out} names are left out: what they name is not on this bench.` : ''),
     )
-    preview.value = null
-    file.value = null
+    leave()
     await client.invalidateQueries()
   } catch (error) {
     problem.value = sentenceOf(error)
@@ -66,18 +86,30 @@ async function take(): Promise<void> {
   }
 }
 
+function leave(): void {
+  preview.value = null
+  file.value = null
+}
+
 const words = (names: string[]) => names.join(', ')
 </script>
 
 <template>
   <section class="keeping" aria-labelledby="keeping-title">
     <h2 id="keeping-title">Keeping it</h2>
-    <p>
-      Everything as one archive of open documents: <a href="/api/v1/archive.zip" download>take it along</a>.
-      <label class="pick">Bring one in: <input type="file" accept=".zip,application/zip" aria-label="An archive to bring in" @change="look" /></label>
+    <p>Everything as one archive of open documents, pictures and captures with it.</p>
+    <p class="acts">
+      <a class="act" href="/api/v1/archive.zip" download>Take it along</a>
+      <label class="act" :class="{ waits: isLooking }"
+        >{{ isLooking ? 'Looking through it …' : 'Bring one in'
+        }}<input type="file" class="sr-only" accept=".zip,application/zip" aria-label="An archive to bring in" :disabled="isLooking" @change="look"
+      /></label>
     </p>
     <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
-    <div v-if="preview" class="band calm">
+    <div v-if="preview" class="band calm preview" role="status">
+      <p>
+        <b>{{ file?.name }}</b><template v-if="isNothingNew">: everything in it is here already.</template>
+      </p>
       <p v-if="preview.rigs.added.length > 0"><b>Rigs added:</b> {{ words(preview.rigs.added) }}.</p>
       <p v-if="preview.rigs.beside.length > 0"><b>Rigs that are here and differ</b> come in beside them: {{ words(preview.rigs.beside) }}.</p>
       <p v-if="preview.rigs.same.length > 0" class="muted">The same already: {{ words(preview.rigs.same) }}.</p>
@@ -89,16 +121,19 @@ const words = (names: string[]) => names.join(', ')
       <p v-if="preview.formats.added + preview.formats.differs > 0">
         <b>Serial formats:</b> {{ preview.formats.added }} added, {{ preview.formats.differs }} that are here and differ (replaced with the cards).
       </p>
-      <p class="muted small">
-        {{ preview.attachments }} attached files and {{ preview.captures }} captures that are not here yet, {{ preview.names }} names of yours.
+      <p v-if="!isNothingNew" class="muted small">
+        {{ preview.attachments }} attached files, {{ preview.captures }} captures and {{ preview.names }} names that are not here yet.
       </p>
-      <a-button type="primary" :loading="isBusy" @click="take">Take it in</a-button> <a-button @click="preview = null">Leave it</a-button>
+      <p class="acts">
+        <template v-if="!isNothingNew"
+          ><a-button type="primary" :loading="isBusy" @click="take">Take it in</a-button> <a-button @click="leave">Leave it</a-button></template
+        >
+        <a-button v-else @click="leave">Close</a-button>
+      </p>
     </div>
     <p class="muted small">
-      The page takes archives of at most 64 MB. A larger one, of any size: <span class="value">php artisan linguator:import FILE</span>.
-    </p>
-    <p class="muted small">
-      A copy of the whole bench while it runs: <span class="value">php artisan linguator:backup</span>; back again:
+      The page takes archives of at most {{ sizeOf(LARGEST) }}; one of any size: <span class="value">php artisan linguator:import FILE</span>. A copy
+      of the whole bench while it runs: <span class="value">php artisan linguator:backup</span>; back again:
       <span class="value">linguator:restore FILE</span>.
     </p>
   </section>
@@ -108,7 +143,42 @@ const words = (names: string[]) => names.join(', ')
 .keeping {
   margin-top: 1.6rem;
 }
-.pick {
-  margin-left: 1.2rem;
+.keeping > p,
+.preview > p {
+  margin-bottom: 0.5rem;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem;
+}
+.act {
+  position: relative;
+  display: inline-flex;
+  align-items: center;
+  min-height: 38px;
+  padding: 0 1.1rem;
+  border: 1px solid var(--petrol);
+  border-radius: var(--radius);
+  background: var(--card);
+  color: var(--petrol);
+  font-weight: 600;
+  text-decoration: none;
+  cursor: pointer;
+}
+.act:hover {
+  background: var(--wash);
+}
+.act:focus-visible,
+.act:focus-within {
+  outline: 2px solid var(--focus);
+  outline-offset: 2px;
+}
+.act.waits {
+  cursor: progress;
+  opacity: 0.75;
+}
+.preview {
+  margin: 0.2rem 0 0.9rem;
 }
 </style>

@@ -95,6 +95,9 @@ async function write(): Promise<void> {
         </li>
       </ul>
     </section>
+    <p v-if="rig.history_total > rig.history.length" class="muted">
+      {{ rig.history_total - rig.history.length }} older entries stand in <RouterLink :to="`/logbook?rig=${rig.slug}`">the logbook</RouterLink>.
+    </p>
     <section class="files">
       <h3>Keep it elsewhere</h3>
       <p>
