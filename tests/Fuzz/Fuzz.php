@@ -94,7 +94,7 @@ final class Fuzz
     {
         $card = $this->given->card();
         if (mt_rand(0, 1) === 0) {
-            $this->ask('POST', 'shelf', Json::compact(Spoil::much($card)));
+            $this->ask('POST', 'shelf', Json::compact((object) ['card' => Spoil::much($card)]));
         } else {
             $this->ask('POST', 'shelf/import', Json::compact((object) ['text' => $this->clean(Spoil::text(mt_rand(0, 1) === 0 ? Yaml::dump($card) : Json::pretty($card))), 'replace' => true]));
         }
