@@ -17,6 +17,8 @@ final readonly class KeepCapture
     /** Files that are there only while something is under way. */
     private const PASSING = '/^\.(?:[0-9a-f]{16}|progress-[0-9a-f]{64}(?:-stop)?)$/D';
 
+    private const CHUNK_BYTES = 65_536;
+
     /** Nothing is under way for so long. */
     private const PASSING_S = 3600;
 
@@ -78,8 +80,18 @@ final readonly class KeepCapture
     private function write(mixed $from, string $path): int
     {
         $to = @fopen($path, 'xb');
-        $size = $to === false ? false : @stream_copy_to_stream($from, $to, CaptureUpload::MAX_BYTES + 1);
-        if ($to === false || $size === false || ! fclose($to)) {
+        $size = 0;
+        while ($to !== false && ! feof($from) && $size <= CaptureUpload::MAX_BYTES) {
+            $bytes = @fread($from, self::CHUNK_BYTES);
+            if ($bytes === false) {
+                throw DocumentError::at('capture', 'The capture did not arrive whole; send it again.', 'incomplete');
+            }
+            $size += strlen($bytes);
+            if (@fwrite($to, $bytes) !== strlen($bytes)) {
+                $to = false;
+            }
+        }
+        if ($to === false || ! fclose($to)) {
             throw new \RuntimeException('No space left on device: the capture cannot be kept.');
         }
         if ($size > CaptureUpload::MAX_BYTES) {

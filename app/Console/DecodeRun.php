@@ -104,7 +104,7 @@ final readonly class DecodeRun
     private function compiled(mixed $stream): int
     {
         $options = array_map(static fn (string $name, string $value): string => "--$name=$value", array_keys($this->options), $this->options);
-        $command = ['-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M', ...$this->kept(), "$this->root/artisan", 'linguator:decode'];
+        $command = ['-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M', "$this->root/artisan", 'linguator:decode'];
         if ($this->file !== '-' && function_exists('pcntl_exec')) {
             // In the place of this process: nothing waits, nothing stands in memory twice.
             pcntl_exec(PHP_BINARY, [...$command, $this->file, ...$options], [self::STARTED_AGAIN => '1'] + getenv());
@@ -113,13 +113,5 @@ final readonly class DecodeRun
         $process = proc_open([PHP_BINARY, ...$command, '-', ...$options], [$stream, STDOUT, STDERR], $pipes, null, [self::STARTED_AGAIN => '1'] + getenv());
 
         return $process === false ? VerbRun::BAD_INPUT : proc_close($process);
-    }
-
-    /** @return list<string> Compiled code is kept in the checkout, its owner's alone, where there is room for it. */
-    private function kept(): array
-    {
-        $folder = "$this->root/storage/framework/opcache";
-
-        return is_dir($folder) || @mkdir($folder, 0700, true) ? ['-d', "opcache.file_cache=$folder", '-d', 'opcache.validate_permission=1'] : [];
     }
 }

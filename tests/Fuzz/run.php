@@ -23,6 +23,7 @@ config(['linguator.captures' => $captures]);
 Artisan::call('migrate', ['--force' => true]);
 Artisan::call('linguator:demo');
 
+$from = (int) (getenv('FUZZ_FROM') ?: 0);
 $count = (int) ($argv[1] ?? 40_000);
 $fuzz = new Fuzz($app->make(Kernel::class), (int) ($argv[2] ?? 1));
 $kinds = array_slice($argv, 3) ?: array_keys(Fuzz::SHARES);
@@ -30,7 +31,7 @@ $shares = array_intersect_key(Fuzz::SHARES, array_flip($kinds));
 $begun = microtime(true);
 foreach ($shares as $kind => $share) {
     [$before, $begin] = [count($fuzz->faults), microtime(true)];
-    $fuzz->run($kind, $some = (int) ceil($count * $share / array_sum($shares)));
+    $fuzz->run($kind, $some = (int) ceil($count * $share / array_sum($shares)), $from);
     printf("%-9s %6d cases, %5.1f s, %d faults\n", $kind, $some, microtime(true) - $begin, count($fuzz->faults) - $before);
 }
 File::deleteDirectory($captures);

@@ -60,11 +60,50 @@ final class CsvEdges implements WireCapture
     {
         [$this->level, $this->us, $this->usBefore, $this->shift, $this->backwards] = ['', -INF, -INF, 0, 0];
         foreach (Lines::blocks($this->source->chunks()) as $line => $block) {
-            $edges = $this->block($this->rows($block, $line, $wire), $line);
+            $edges = $this->alternating($block, $line) ?? $this->block($this->rows($block, $line, $wire), $line);
             if ($edges !== null) {
                 yield $edges;
             }
         }
+    }
+
+    /**
+     * The usual block: every row a change of the one wire, its time not before the one above it. Null: it is not that, and must be read row by row.
+     */
+    private function alternating(string $block, int $line): ?Edges
+    {
+        [$separator, $perUnit, $shift] = [$this->layout->separator, $this->layout->usPerUnit, $this->shift];
+        $first = $block[(int) strpos($block, "\n") - 1] ?? '';
+        if (count($this->layout->names) !== 1 || $line <= $this->layout->headingLine || $this->backwards !== 0 || $first === $this->level || ($first !== '0' && $first !== '1')) {
+            return null;
+        }
+        $second = $first === '0' ? '1' : '0';
+        $number = '-?[0-9]++(?:\.[0-9]++)?+';
+        if (preg_match("/^(?:$number$separator$first\n$number$separator$second\n)*+(?:$number$separator$first\n)?+$/D", $block) !== 1) {
+            return null;
+        }
+        $times = array_map(floatval(...), explode(',', substr(str_replace(["$separator$first\n", "$separator$second\n"], ',', $block), 0, -1)));
+        $before = $us = $this->us;
+        foreach ($times as $k => $time) {
+            $now = $time * $perUnit + $shift;
+            if ($now < $us) {
+                return null;
+            }
+            $times[$k] = $now;
+            $before = $us;
+            $us = $now;
+        }
+        if (! CaptureTime::isPossible($us)) {
+            return null;
+        }
+        $isBegin = $this->level === '';
+        [$this->us, $this->usBefore, $this->level] = [$us, $before, count($times) % 2 === 1 ? $first : $second];
+        if ($isBegin) {
+            // The first row tells the level, and is no change.
+            array_shift($times);
+        }
+
+        return $times === [] ? null : new Edges((int) ($isBegin ? $second : $first), $times);
     }
 
     /** @param  list<string>  $rows  Time and level, time and level … */

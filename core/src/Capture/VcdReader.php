@@ -60,11 +60,51 @@ final class VcdReader implements WireCapture
         $alone = "/^(?:[01]$code\n)?+((?:#[0-9]++\n[01]$code\n)++)(#[0-9]++\n)?+$/D";
         foreach (Lines::blocks($this->source->chunks($this->bodyAt)) as $line => $block) {
             // Most dumps hold one wire: each time with its one change.
-            $times = (preg_match($alone, $block, $match) === 1 ? $this->pairs($block, $match[1], $match[2] ?? '', $line) : null) ?? $this->block($block, $line);
+            $times = $this->alternating($block) ?? (preg_match($alone, $block, $match) === 1 ? $this->pairs($block, $match[1], $match[2] ?? '', $line) : null) ?? $this->block($block, $line);
             if ($times !== []) {
                 yield new Edges((int) $this->level ^ (count($times) + 1 & 1), $times);
             }
         }
+    }
+
+    /**
+     * The usual block: times and changes of the one wire in turn, none before the one above it.
+     *
+     * @return list<float>|null Null: it is not that, and must be read change by change.
+     */
+    private function alternating(string $block): ?array
+    {
+        $code = $this->code;
+        $lead = $block[0] === '#' ? '' : $this->stamp."\n";
+        $block = $lead.$block;
+        $trail = strrpos($block, '#');
+        if ($trail === false || $this->level === '') {
+            return null;
+        }
+        // A time whose change stands in the next block waits there.
+        $isCut = substr_count($block, "\n", $trail) === 1;
+        $pairs = $isCut ? substr($block, 0, $trail) : $block;
+        [$first, $second] = $this->level === '0' ? ['1', '0'] : ['0', '1'];
+        $quoted = preg_quote($code, '/');
+        if ($pairs === '' || preg_match("/^(?:#[0-9]{1,17}+\n$first$quoted\n#[0-9]{1,17}+\n$second$quoted\n)*+(?:#[0-9]{1,17}+\n$first$quoted\n)?+$/D", $pairs) !== 1) {
+            return null;
+        }
+        $times = array_map(floatval(...), explode('#', substr(str_replace(["\n$first$code\n", "\n$second$code\n"], '', $pairs), 1)));
+        [$us, $perTick] = [$this->us, $this->usPerTick];
+        foreach ($times as $k => $ticks) {
+            $now = $ticks * $perTick;
+            if ($now < $us) {
+                return null;
+            }
+            $times[$k] = $us = $now;
+        }
+        if (! CaptureTime::isPossible($us)) {
+            return null;
+        }
+        [$this->us, $this->level] = [$us, count($times) % 2 === 1 ? $first : $second];
+        $this->stamp = $isCut ? trim(substr($block, $trail)) : substr($pairs, (int) strrpos($pairs, '#'), strpos($pairs, "\n", (int) strrpos($pairs, '#')) - (int) strrpos($pairs, '#'));
+
+        return $times;
     }
 
     /**

@@ -26,7 +26,7 @@ final class TrainReader implements PulseReader
     /** @var array<int, int> */
     private array $widths = [];
 
-    private float $longest = 0;
+    private float $longest = 0.0;
 
     private bool $isInside = false;
 
@@ -45,14 +45,28 @@ final class TrainReader implements PulseReader
     {
         $first = $edges->level === $this->separator ? 0 : 1;
         $times = $edges->times;
+        [$lead, $channels, $detect] = [$this->lead, $this->channels, $this->syncDetectUs];
+        [$widths, $longest] = [$this->widths, $this->longest];
+        $count = count($widths);
         for ($k = $first, $n = count($times); $k < $n; $k += 2) {
             $us = $times[$k];
-            if ($this->lead !== null) {
-                $this->frameAt ??= $this->lead;
-                $this->take($us - $this->lead, $us, $sink);
+            if ($lead !== null) {
+                $interval = $us - $lead;
+                $this->frameAt ??= $lead;
+                if ($interval <= $detect && $count < $channels) {
+                    $widths[++$count] = (int) round($interval * 1000);
+                    if ($interval > $longest) {
+                        $longest = $interval;
+                    }
+                } else {
+                    [$this->widths, $this->longest] = [$widths, $longest];
+                    $this->gap($interval, $us, $sink);
+                    [$widths, $longest, $count] = [[], 0.0, 0];
+                }
             }
-            $this->lead = $us;
+            $lead = $us;
         }
+        [$this->lead, $this->widths, $this->longest] = [$lead, $widths, $longest];
     }
 
     public function finish(PulseSink $sink): void
@@ -64,15 +78,10 @@ final class TrainReader implements PulseReader
         }
     }
 
-    private function take(float $interval, float $us, PulseSink $sink): void
+    /** An interval that is no channel: the gap, or one channel too many. */
+    private function gap(float $interval, float $us, PulseSink $sink): void
     {
         $count = count($this->widths);
-        if ($interval <= $this->syncDetectUs && $count < $this->channels) {
-            $this->widths[$count + 1] = (int) round($interval * 1000);
-            $this->longest = max($this->longest, $interval);
-
-            return;
-        }
         if ($count === 0 && $this->short !== null && $interval > $this->syncDetectUs) {
             $this->explain($sink);
         }
@@ -81,7 +90,7 @@ final class TrainReader implements PulseReader
             $this->close($interval, $sink);
         }
         $this->isInside = true;
-        [$this->frameAt, $this->widths, $this->longest] = [$us, [], 0];
+        [$this->frameAt, $this->widths, $this->longest] = [$us, [], 0.0];
     }
 
     private function close(float $gap, PulseSink $sink): void
