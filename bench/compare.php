@@ -65,8 +65,8 @@ $folder = sys_get_temp_dir().'/linguator-compare-'.getmypid();
 mkdir($folder);
 file_put_contents("$folder/order.json", json_encode(questions()['order']));
 binary('s100i', 400_000, "$folder/frames.bin");
-table(train(), 1, 3_000_000, "$folder/edges.csv");
-dump(train(), 1, 3_000_000, "$folder/edges.vcd");
+changeTable(train(), 1, 3_000_000, "$folder/edges.csv");
+changeDump(train(), 1, 3_000_000, "$folder/edges.vcd");
 echo "\n## Whole commands from cold, in turn: seconds, shortest / middle / longest of ".STARTS."\n\n| command | before | after |\n|---|--:|--:|\n";
 $commands = [
     'a small verb' => "linguator:order $folder/order.json",

@@ -34,7 +34,7 @@ function binary(string $id, int $frames, string $file): int
 }
 
 /** @param  Closure(int): Edges  $frame */
-function table(Closure $frame, int $idle, int $changes, string $file): int
+function changeTable(Closure $frame, int $idle, int $changes, string $file): int
 {
     $out = fopen($file, 'wb');
     fwrite($out, "time_us,wire\n0.00,$idle\n");
@@ -51,7 +51,7 @@ function table(Closure $frame, int $idle, int $changes, string $file): int
     return $made;
 }
 
-function dump(Closure $frame, int $idle, int $changes, string $file): int
+function changeDump(Closure $frame, int $idle, int $changes, string $file): int
 {
     $out = fopen($file, 'wb');
     fwrite($out, "\$timescale 1 ns \$end\n\$var wire 1 ! wire \$end\n\$enddefinitions \$end\n#0\n$idle!\n");

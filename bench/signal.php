@@ -54,9 +54,9 @@ if (! is_executable($program)) {
 $captures = [
     's100i binary' => ['s100i', 'frames', fn (int $size, string $file): int => binary('s100i', $size, $file), FRAMES],
     's420c binary' => ['s420c', 'frames', fn (int $size, string $file): int => binary('s420c', $size, $file), FRAMES],
-    'pulse train, CSV' => ['train-csv', 'changes', fn (int $size, string $file): int => table(train(), 1, $size, $file), CHANGES],
-    'pulse train, VCD' => ['train-vcd', 'changes', fn (int $size, string $file): int => dump(train(), 1, $size, $file), CHANGES],
-    's100i line, CSV' => ['uart-csv', 'changes', fn (int $size, string $file): int => table(uart(), 0, $size, $file), CHANGES],
+    'pulse train, CSV' => ['train-csv', 'changes', fn (int $size, string $file): int => changeTable(train(), 1, $size, $file), CHANGES],
+    'pulse train, VCD' => ['train-vcd', 'changes', fn (int $size, string $file): int => changeDump(train(), 1, $size, $file), CHANGES],
+    's100i line, CSV' => ['uart-csv', 'changes', fn (int $size, string $file): int => changeTable(uart(), 0, $size, $file), CHANGES],
 ];
 echo "| capture | size | per second | seconds | a tenth of it | peak memory | of a tenth | plain C | ratio |\n|---|--:|--:|--:|--:|--:|--:|--:|--:|\n";
 $file = tempnam(sys_get_temp_dir(), 'capture');

@@ -153,9 +153,7 @@ final class ChannelTally
     {
         $figures->add($low, $high, (float) array_sum($column), count($column), $column[array_key_first($column)], $column[array_key_last($column)]);
         if ($this->times !== []) {
-            foreach ($column as $k => $count) {
-                $figures->noise->add($this->times[$k], $count);
-            }
+            $figures->noise->addAll($this->times, $column);
         }
         if (max($high, $figures->stillHigh) - min($low, $figures->stillLow) <= $this->still) {
             $figures->stillHigh = max($high, $figures->stillHigh);

@@ -35,31 +35,50 @@ final class QuietestSecond
 
     public function add(float $us, int $count): void
     {
-        if ($this->first === null) {
-            [$this->first, $this->zero] = [$us, $count];
-        }
-        $value = $count - $this->zero;
-        $this->times[] = $us;
-        $this->values[] = $value;
-        $this->sum += $value;
-        $this->squares += $value * $value;
-        // The value itself stays, however far its time has jumped.
-        while ($this->head < count($this->times) - 1 && $this->times[$this->head] <= $us - self::WINDOW_US) {
-            $old = $this->values[$this->head++];
-            $this->sum -= $old;
-            $this->squares -= $old * $old;
-        }
-        if ($us - $this->first >= self::WINDOW_US) {
-            $variance = $this->variance();
-            if ($variance !== null && ($this->least === null || $variance < $this->least)) {
-                $this->least = $variance;
+        $this->addAll([$us], [$count]);
+    }
+
+    /**
+     * Many at once: most captures have more values than anything else.
+     *
+     * @param  array<int, float>  $times  µs.
+     * @param  array<int, int>  $counts  Each with the time of the same key.
+     */
+    public function addAll(array $times, array $counts): void
+    {
+        [$all, $values, $head, $sum, $squares, $first, $zero, $least] = [$this->times, $this->values, $this->head, $this->sum, $this->squares, $this->first, $this->zero, $this->least];
+        // Held in one place only, lists grow where they lie.
+        [$this->times, $this->values] = [[], []];
+        $n = count($all);
+        foreach ($counts as $k => $count) {
+            $us = $times[$k];
+            if ($first === null) {
+                [$first, $zero] = [$us, $count];
+            }
+            $value = $count - $zero;
+            $all[] = $us;
+            $values[] = $value;
+            $n++;
+            $sum += $value;
+            $squares += $value * $value;
+            $edge = $us - self::WINDOW_US;
+            // The value itself stays, however far its time has jumped.
+            while ($all[$head] <= $edge && $head < $n - 1) {
+                $old = $values[$head++];
+                $sum -= $old;
+                $squares -= $old * $old;
+            }
+            if ($us - $first >= self::WINDOW_US && $n - $head >= self::FEWEST) {
+                $variance = $squares / ($n - $head) - ($sum / ($n - $head)) ** 2;
+                if ($least === null || $variance < $least) {
+                    $least = $variance;
+                }
             }
         }
-        if ($this->head >= self::LOT) {
-            $this->times = array_slice($this->times, $this->head);
-            $this->values = array_slice($this->values, $this->head);
-            $this->head = 0;
+        if ($head >= self::LOT) {
+            [$all, $values, $head] = [array_slice($all, $head), array_slice($values, $head), 0];
         }
+        [$this->times, $this->values, $this->head, $this->sum, $this->squares, $this->first, $this->zero, $this->least] = [$all, $values, $head, $sum, $squares, $first, $zero, $least];
     }
 
     /** Counts; null: too few values with a time. */
@@ -67,7 +86,7 @@ final class QuietestSecond
     {
         $variance = $this->least ?? $this->variance();
 
-        return $variance === null ? null : sqrt($variance);
+        return $variance === null ? null : sqrt(max(0.0, $variance));
     }
 
     private function variance(): ?float
