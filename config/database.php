@@ -19,6 +19,9 @@ return [
             'journal_mode' => 'WAL',
             'synchronous' => 'FULL',
 
+            // Room for the pages of a long write (kB, so negative): a whole archive would else go to the disk and back on its way in.
+            'pragmas' => ['cache_size' => -32_000],
+
             // Four workers share the file: wait this long (ms) for another's write.
             'busy_timeout' => 5000,
             'transaction_mode' => 'IMMEDIATE',

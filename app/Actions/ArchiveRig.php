@@ -9,6 +9,7 @@ use App\Models\RigEntry;
 use Illuminate\Support\Facades\DB;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
+use Linguator\Core\Document\KeyOrder;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigHistory;
 use Linguator\Core\Rig\RigIdentity;
@@ -66,7 +67,7 @@ final readonly class ArchiveRig
      */
     private static function texts(Rig $rig, array $log): array
     {
-        return array_map(static fn (mixed $entry): string => $entry instanceof \stdClass ? RigEntry::columns($rig, 0, $entry)['entry'] : '', $log);
+        return array_map(static fn (mixed $entry): string => $entry instanceof \stdClass ? RigEntry::columnsOfCanonical($rig, 0, $entry)['entry'] : '', $log);
     }
 
     /**
@@ -78,7 +79,7 @@ final readonly class ArchiveRig
     private static function lean(\stdClass $document, array $log): array
     {
         try {
-            return array_values((new RigHistory($document, new RigLog(array_filter($log, static fn (mixed $entry): bool => $entry instanceof \stdClass))))->lean());
+            return array_map(KeyOrder::canonical(...), array_values((new RigHistory($document, new RigLog(array_filter($log, static fn (mixed $entry): bool => $entry instanceof \stdClass))))->lean()));
         } catch (DocumentError) {
             return [];
         }

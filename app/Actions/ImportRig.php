@@ -18,9 +18,6 @@ use Linguator\Core\Rig\RigIdentity;
  */
 final readonly class ImportRig
 {
-    /** Rows in one statement: five values each, well under SQLite's bound. */
-    private const AT_ONCE = 500;
-
     /** @param  string|null  $slug  The address it had elsewhere: kept if it is free here. */
     public function __invoke(RigDocument $document, ?string $slug = null): Rig
     {
@@ -40,17 +37,25 @@ final readonly class ImportRig
                 'slug' => $slug !== null && ! Rig::query()->where('slug', $slug)->exists() ? $slug : self::freeSlug($document->name()),
                 'revision' => max(1, count($log)),
             ] + Rig::columns(RigDocument::of($plain)));
-            $rows = [];
-            foreach ($log as $position => $entry) {
-                assert($entry instanceof \stdClass);
-                $rows[] = RigEntry::columns($rig, $position, $entry);
-            }
-            foreach (array_chunk($rows, self::AT_ONCE) as $chunk) {
-                RigEntry::query()->insert($chunk);
-            }
+            self::entries($rig, $log);
 
             return $rig;
         });
+    }
+
+    /**
+     * The history, by one prepared statement: a bench brought in has tens of thousands of entries.
+     *
+     * @param  list<mixed>  $log  Keys in order.
+     */
+    private static function entries(Rig $rig, array $log): void
+    {
+        $insert = DB::connection()->getPdo()->prepare('insert into rig_entries (rig_id, position, at, kind, entry) values (?, ?, ?, ?, ?)');
+        foreach ($log as $position => $entry) {
+            assert($entry instanceof \stdClass);
+            $columns = RigEntry::columnsOfCanonical($rig, $position, $entry);
+            $insert->execute([$columns['rig_id'], $columns['position'], $columns['at'], $columns['kind'], $columns['entry']]);
+        }
     }
 
     /** For a rig that begins here. */

@@ -25,7 +25,7 @@ final class SqliteConnector extends Connector
         }
         try {
             // Who has the file to himself keeps that index in memory. Others wait as for any write.
-            return self::read(parent::connect(['pragmas' => ['locking_mode' => 'EXCLUSIVE']] + $config));
+            return self::read(parent::connect(['pragmas' => ['locking_mode' => 'EXCLUSIVE'] + (array) ($config['pragmas'] ?? [])] + $config));
         } catch (\PDOException $error) {
             return self::read($this->asItLies($config, $error));
         }

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Linguator\Core\Document\Json;
+use Linguator\Core\Document\KeyOrder;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigFace;
 use Linguator\Core\Rig\RigLog;
@@ -93,12 +94,23 @@ final class Rig extends Model
     /** Its history; from a position on, if one is given. */
     public function log(int $from = 0): RigLog
     {
-        $entries = [];
-        foreach ($this->entries()->where('position', '>=', $from)->get()->sortBy('position')->all() as $entry) {
-            $entries[$entry->position] = $entry->plain();
+        return new RigLog(array_map(static function (string $text): \stdClass {
+            $entry = Json::kept($text);
+            assert($entry instanceof \stdClass);
+
+            return $entry;
+        }, $this->entryTexts($from)));
+    }
+
+    /** @return array<int, string> The entries as they are kept, by position. */
+    private function entryTexts(int $from = 0): array
+    {
+        $texts = [];
+        foreach (DB::table('rig_entries')->where('rig_id', $this->id)->where('position', '>=', $from)->orderBy('position')->pluck('entry', 'position')->all() as $position => $text) {
+            $texts[(int) $position] = is_string($text) ? $text : '';
         }
 
-        return new RigLog($entries);
+        return $texts;
     }
 
     /** The position of the latest change that still stands, or null. Looked for from the end, further back as long as need be. */
@@ -187,7 +199,17 @@ final class Rig extends Model
     /** The whole document as it is exported: JSON. */
     public function text(): string
     {
-        return RigText::json($this->whole()->canonical());
+        $document = $this->plain();
+        $document->uid = $this->uid;
+        $entries = $this->entryTexts();
+        if ($entries !== []) {
+            // Its place; the entries are printed as they are kept.
+            $document->log = [];
+        }
+        $canonical = KeyOrder::canonical($document);
+        assert($canonical instanceof \stdClass);
+
+        return RigText::json($canonical, array_values($entries));
     }
 
     /** The whole document, history included, as it is exported. */

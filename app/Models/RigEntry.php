@@ -56,12 +56,25 @@ final class RigEntry extends Model
     /** @return array{rig_id: int, position: int, at: string, kind: string, entry: string} */
     public static function columns(Rig $rig, int $position, \stdClass $entry): array
     {
+        $canonical = KeyOrder::canonical($entry);
+        assert($canonical instanceof \stdClass);
+
+        return self::columnsOfCanonical($rig, $position, $canonical);
+    }
+
+    /**
+     * The same of an entry whose keys are in order.
+     *
+     * @return array{rig_id: int, position: int, at: string, kind: string, entry: string}
+     */
+    public static function columnsOfCanonical(Rig $rig, int $position, \stdClass $entry): array
+    {
         return [
             'rig_id' => $rig->id,
             'position' => $position,
             'at' => is_string($entry->at ?? null) ? $entry->at : '',
             'kind' => is_string($entry->kind ?? null) ? $entry->kind : '',
-            'entry' => Json::compact(KeyOrder::canonical($entry)),
+            'entry' => Json::compact($entry),
         ];
     }
 

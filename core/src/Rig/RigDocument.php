@@ -21,6 +21,8 @@ final class RigDocument
 
     private ?DependentSettings $dependent = null;
 
+    private mixed $canonical = null;
+
     /**
      * @param  list<GearCard>  $cards  The chain, from handset to craft.
      * @param  list<Box>  $boxes  The same, read for the arithmetic.
@@ -199,9 +201,10 @@ final class RigDocument
 
     public function canonical(): \stdClass
     {
-        $canonical = KeyOrder::canonical($this->document);
-        assert($canonical instanceof \stdClass);
+        $this->canonical ??= KeyOrder::canonical($this->document);
+        assert($this->canonical instanceof \stdClass);
 
-        return $canonical;
+        // Keys may be taken off it; what lies below is everybody's.
+        return clone $this->canonical;
     }
 }

@@ -11,13 +11,18 @@ final class RigText
 {
     private const GROWING = ['measurements', 'attempts', 'checks', 'sign_offs', 'log'];
 
-    /** JSON with a closing newline. */
-    public static function json(\stdClass $document): string
+    /**
+     * JSON with a closing newline.
+     *
+     * @param  list<string>  $log  Entries of the history as compact JSON; none: as the document has it.
+     */
+    public static function json(\stdClass $document, array $log = []): string
     {
         $lines = [];
         foreach (get_object_vars($document) as $key => $value) {
-            $text = is_array($value) && $value !== [] && in_array($key, self::GROWING, true)
-                ? "[\n    ".implode(",\n    ", array_map(Json::compact(...), $value))."\n  ]"
+            $items = $key === 'log' && $log !== [] ? $log : (is_array($value) && in_array($key, self::GROWING, true) ? array_map(Json::compact(...), $value) : []);
+            $text = $items !== []
+                ? "[\n    ".implode(",\n    ", $items)."\n  ]"
                 : str_replace("\n", "\n  ", rtrim(Json::pretty($value)));
             $lines[] = '  '.Json::compact((string) $key).': '.$text;
         }
