@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\CaptureUpload;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Excerpt;
 
@@ -46,7 +45,7 @@ final readonly class ArchiveBounds
         }
         // The logbook is there to be read by people, and never read back.
         $largest = match (true) {
-            str_starts_with($name, 'captures/') => CaptureUpload::MAX_BYTES,
+            str_starts_with($name, 'captures/') => KeepCapture::MAX_BYTES,
             $name === 'logbook.csv' && $this->largestAll === null => PHP_INT_MAX,
             default => self::LARGEST,
         };

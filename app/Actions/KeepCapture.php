@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\CaptureUpload;
 use App\Models\Capture;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
@@ -14,6 +13,8 @@ use Linguator\Core\Document\Excerpt;
 /** Puts a capture on the signal desk: its row and its file, both or neither. */
 final readonly class KeepCapture
 {
+    public const MAX_BYTES = 64_000_000;
+
     /** Files that are there only while something is under way. */
     private const PASSING = '/^\.(?:[0-9a-f]{16}|progress-[0-9a-f]{64}(?:-stop)?)$/D';
 
@@ -81,7 +82,7 @@ final readonly class KeepCapture
     {
         $to = @fopen($path, 'xb');
         $size = 0;
-        while ($to !== false && ! feof($from) && $size <= CaptureUpload::MAX_BYTES) {
+        while ($to !== false && ! feof($from) && $size <= self::MAX_BYTES) {
             $bytes = @fread($from, self::CHUNK_BYTES);
             if ($bytes === false) {
                 throw DocumentError::at('capture', 'The capture did not arrive whole; send it again.', 'incomplete');
@@ -94,8 +95,8 @@ final readonly class KeepCapture
         if ($to === false || ! fclose($to)) {
             throw new \RuntimeException('No space left on device: the capture cannot be kept.');
         }
-        if ($size > CaptureUpload::MAX_BYTES) {
-            throw DocumentError::at('capture', 'Found more than '.intdiv(CaptureUpload::MAX_BYTES, 1_000_000).' MB; expected a capture of at most that. The command linguator:decode takes files of any size.', 'too_large');
+        if ($size > self::MAX_BYTES) {
+            throw DocumentError::at('capture', 'Found more than '.intdiv(self::MAX_BYTES, 1_000_000).' MB; expected a capture of at most that. The command linguator:decode takes files of any size.', 'too_large');
         }
 
         return $size;

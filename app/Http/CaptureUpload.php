@@ -12,8 +12,6 @@ use Linguator\Core\Format\FormatCardText;
 /** A capture that has been uploaded, and the fields beside it. */
 final readonly class CaptureUpload
 {
-    public const MAX_BYTES = 64_000_000;
-
     private const NUMBERS = ['frames', 'max_rate'];
 
     private function __construct(public string $name, private string $path, public \stdClass $options)

@@ -31,7 +31,7 @@ final readonly class CaptureController
             'captures' => array_map(static fn (Capture $capture): array => $capture->listed(), array_slice(Capture::desk(), 0, self::LISTED)),
             'samples' => array_map(static fn (string $file): string => basename($file), self::samples()),
             'formats' => array_map(static fn (FormatCard $card): array => ['id' => $card->id, 'name' => $card->name, 'channels' => $card->mostChannels, 'own' => FormatCards::get($card->id) === null], [...FormatCards::all(), ...Format::own($schemas)]),
-            'most_bytes' => CaptureUpload::MAX_BYTES,
+            'most_bytes' => KeepCapture::MAX_BYTES,
         ]);
     }
 
@@ -110,8 +110,8 @@ final readonly class CaptureController
         $size = 0;
         foreach ($chunks as $chunk) {
             $size += (int) fwrite($stream, $chunk);
-            if ($size > CaptureUpload::MAX_BYTES) {
-                throw DocumentError::at('stand_in.seconds', 'So long a capture is larger than the '.intdiv(CaptureUpload::MAX_BYTES, 1_000_000).' MB that are taken; expected fewer seconds. The command linguator:stand-in writes files of any size.', 'too_large');
+            if ($size > KeepCapture::MAX_BYTES) {
+                throw DocumentError::at('stand_in.seconds', 'So long a capture is larger than the '.intdiv(KeepCapture::MAX_BYTES, 1_000_000).' MB that are taken; expected fewer seconds. The command linguator:stand-in writes files of any size.', 'too_large');
             }
         }
         rewind($stream);
