@@ -104,6 +104,7 @@ it('takes a time that is none for damage, and reads what stands around it', func
 })->with([
     'a log that jumps' => ["t_ms,ch1,ch2\n".implode("\n", array_map(static fn (int $k): string => 20 * $k.','.(1500 + $k % 5).',1000', range(0, 99)))."\n1e30,1500,1000\n1e30,1501,1000\n", 2],
     'a table that jumps and stays there' => [preg_replace('/^2\d{5}\.\d\d,/m', '1e30,', wireWithParity(30, [])), 1],
+    'a table that jumps in plain digits' => [preg_replace('/^2(\d{5}\.\d\d),/m', '9000000000000000002$1,', wireWithParity(30, [])), 1],
     'a table that jumps back' => [implode("\n", array_map(static fn (string $row, int $k): string => $k === 500 || $k === 501 ? "9e29,$k" : $row, $rows = explode("\n", wireWithParity(30, [])), array_keys($rows))), 2],
 ]);
 

@@ -119,7 +119,7 @@ it('judges a rig of many years by its face as by the whole of it', function (str
     foreach (range(1, 120) as $k) {
         $kind = CheckKind::cases()[mt_rand(0, count(CheckKind::cases()) - 1)];
         $document = (new CheckChange(RigDocument::of($document)))->made($kind, $kind->isPerHop() ? mt_rand(1, 2) : null, mt_rand(0, 9) > 0, null, "seen $k", 'Wren', sprintf('2026-01-01T10:%02d:00Z', $k % 60))->apply($document)['document'];
-        $document->measurements[] = (object) ['at' => '2026-01-01T10:00:00Z', 'channel' => mt_rand(1, 4), 'lo_us' => 1000 + mt_rand(0, 600), 'mid_us' => 1500, 'hi_us' => 1990 + mt_rand(0, 9)];
+        $document->measurements[] = (object) ['at' => '2026-01-01T10:00:00Z', 'channel' => mt_rand(1, 4), 'lo_us' => 1000 + mt_rand(0, 600), 'mid_us' => 1500, 'hi_us' => 1990 + mt_rand(0, 9), 'settings' => (object) ['lo_pct' => mt_rand(0, 1) === 0 ? 100 : 90, 'hi_pct' => 100, 'subtrim' => 0]];
         if ($k % 20 === 0) {
             $document->sign_offs[] = (object) ['at' => '2026-01-02T10:00:00Z', 'by' => 'Wren', 'made_with' => (object) ['order' => 'AETR']];
         }

@@ -99,6 +99,9 @@ it('knows a rig again whatever it is called by now, and brings one in beside ano
         $archive = exported("$folder/bench.zip");
         $import = fn (): array => app(ImportArchive::class)->import($archive, false, ArchiveBounds::page());
         expect($import()['rigs'])->toBe([])->and(Rig::query()->count())->toBe(5)->and($import()['attachments'])->toBe(0);
+        // Of two files alike one is gone: one comes back.
+        Attachment::query()->where('name', 'after.txt')->firstOrFail()->delete();
+        expect($import()['attachments'])->toBe(1)->and($import()['attachments'])->toBe(0)->and(Attachment::query()->where('name', 'after.txt')->count())->toBe(2);
         // Renamed since: the archive's one is an earlier state of the same rig, so it comes in beside it, once.
         $revision = $this->getJson('/api/v1/rigs/dunlin')->json('revision');
         $this->patchJson('/api/v1/rigs/dunlin', ['revision' => $revision, 'set' => ['name' => 'second'], 'text' => 'Renamed'])->assertOk();

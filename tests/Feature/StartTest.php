@@ -72,7 +72,7 @@ it('answers to its own names only', function (?string $host, string $configured,
 })->with([
     ['127.0.0.1', '', true], ['127.0.0.1:8080', '', true], ['localhost:8080', '', true], ['LOCALHOST', '', true], ['[::1]:8080', '', true], ['[::1]', '', true],
     ['bench.home', 'bench.home', true], ['bench.home:8080', ' other , Bench.Home ', true],
-    ['evil.example', '', false], ['127.0.0.1.evil.example', '', false], ['localhost.', '', false], ['localhost:8080:9', '', false], ['127.0.0.1@evil.example', '', false],
+    ['evil.example', '', false], ['127.0.0.1.evil.example', '', false], ['localhost.', '', false], ['evil-localhost', '', false], ['a.localhost', '', false], ['localhost:8080:9', '', false], ['127.0.0.1@evil.example', '', false],
     ['', '', false], [null, '', false], ['127.1', '', false], ['[::1', '', false], ["localhost\nX: y", '', false], ['127.0.0.1:999999', '', false], ['bench.home', '', false],
 ]);
 
