@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Tests;
 
+use Linguator\Core\Capture\CsvEdges;
+use Linguator\Core\Capture\CsvLayout;
+use Linguator\Core\Capture\Damage;
 use Linguator\Core\Capture\Source;
 use Linguator\Core\Capture\WavWriter;
 use Linguator\Core\Document\DocumentError;
@@ -205,3 +208,14 @@ it('asks each verb by the name it has', function () {
     expect(fn () => Verbs::read(str_repeat(' ', Verbs::MAX_BYTES + 1)))->toThrow(DocumentError::class, 'more than 3 MB')
         ->and(fn () => Verbs::read('['.str_repeat('[],', 130_000).'[]]'))->toThrow(DocumentError::class, 'lists and objects');
 });
+
+it('hands on no time that is none, whichever way a block is read', function (string $before, string $behind) {
+    $rows = array_map(static fn (int $k): string => ($k < 300 ? 10 * $k : $before.$k.$behind).','.$k % 2, range(0, 399));
+    $damage = new Damage;
+    $source = Source::ofText("time_us,wire\n".implode("\n", $rows)."\n");
+    $times = [];
+    foreach ((new CsvEdges($source, CsvLayout::of($source->head(4096)), $damage))->edges(0) as $edges) {
+        array_push($times, ...$edges->times);
+    }
+    expect(max($times))->toBeLessThan(3000.0)->and(count($times))->toBe(299)->and($damage->count)->toBe(100)->and($damage->places[0]['expected'])->toContain('115 days');
+})->with(['in plain digits' => ['9000000000000000', ''], 'with an exponent' => ['', 'e30']]);
