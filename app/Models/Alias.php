@@ -17,6 +17,8 @@ final class Alias extends Model
 {
     public $timestamps = false;
 
+    protected $table = 'aliases';
+
     protected $guarded = [];
 
     /** @return array<string, list<string>> What the user calls things, by kind/target. */

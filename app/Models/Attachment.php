@@ -26,6 +26,8 @@ final class Attachment extends Model
 
     public $timestamps = false;
 
+    protected $table = 'attachments';
+
     protected $guarded = [];
 
     protected $hidden = ['content'];

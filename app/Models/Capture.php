@@ -24,6 +24,8 @@ final class Capture extends Model
 
     public $timestamps = false;
 
+    protected $table = 'captures';
+
     protected $guarded = [];
 
     /** @return array{id: int, name: string, size: int, at: string} */

@@ -23,6 +23,8 @@ final class Card extends Model
 
     protected $keyType = 'string';
 
+    protected $table = 'cards';
+
     protected $guarded = [];
 
     /** @return list<self> Everything on the shelf, by name. */

@@ -23,6 +23,8 @@ final class Format extends Model
 
     protected $keyType = 'string';
 
+    protected $table = 'formats';
+
     protected $guarded = [];
 
     public function card(Schemas $schemas): FormatCard

@@ -25,6 +25,8 @@ final class RigEntry extends Model
 {
     public $timestamps = false;
 
+    protected $table = 'rig_entries';
+
     protected $guarded = [];
 
     /** @return array<int, string> When each rig's history was last added to, by the rig's key. */

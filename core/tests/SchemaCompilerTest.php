@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Tests;
 
+use Linguator\Core\Document\DataFile;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\SchemaCompiler;
@@ -92,6 +93,15 @@ it('has every schema compiled as it stands, and asks the validator where it is n
     }
     $order = (object) ['handset' => 'AETR', 'reader' => (object) ['kind' => 'pins', 'order' => 'TAER']];
     expect((new Schemas)->passes($order, 'verbs/order.in.json'))->toBeTrue()->and((new Schemas(Schemas::folder()))->passes($order, 'verbs/order.in.json'))->toBeFalse();
+});
+
+it('has every table of data as code, and it is what the YAML says', function () {
+    $names = ['wire-formats.yaml', ...array_map(static fn (string $file): string => 'formats/'.basename($file), glob(DataFile::folder().'/formats/*.yaml') ?: [])];
+    expect(count($names))->toBeGreaterThan(7);
+    foreach ($names as $name) {
+        expect(file_get_contents(Schemas::compiledFolder().'/'.DataFile::fileName($name)))->toBe(DataFile::php($name))
+            ->and(DataFile::read($name))->toEqual(Yaml::decodeAll((string) file_get_contents(DataFile::folder()."/$name"))[0]['value']);
+    }
 });
 
 it('refuses to compile a keyword it does not know', function () {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Format;
 
+use Linguator\Core\Document\DataFile;
 use Linguator\Core\Document\Schemas;
-use Linguator\Core\Document\Yaml;
 
 /** The shipped serial formats (`core/data/formats`). */
 final class FormatCards
@@ -22,7 +22,7 @@ final class FormatCards
     public static function get(string $id): ?FormatCard
     {
         if (! isset(self::$read[$id]) && in_array($id, self::ids(), true)) {
-            self::$read[$id] = FormatCard::of(Yaml::decodeAll(self::text($id))[0]['value'], new Schemas);
+            self::$read[$id] = FormatCard::of(DataFile::read("formats/$id.yaml"), new Schemas);
         }
 
         return self::$read[$id] ?? null;
@@ -42,6 +42,6 @@ final class FormatCards
 
     private static function folder(): string
     {
-        return dirname(__DIR__, 2).'/data/formats';
+        return DataFile::folder().'/formats';
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Wire;
 
+use Linguator\Core\Document\DataFile;
 use Linguator\Core\Document\Node;
-use Linguator\Core\Document\Yaml;
 
 /** The shipped wire formats (`core/data/wire-formats.yaml`); any other id stands for a format of which nothing is known. */
 final class WireFormats
@@ -32,8 +32,7 @@ final class WireFormats
     private static function load(): array
     {
         $formats = [];
-        $documents = Yaml::decodeAll((string) file_get_contents(dirname(__DIR__, 2).'/data/wire-formats.yaml'));
-        foreach ((array) $documents[0]['value'] as $id => $format) {
+        foreach ((array) DataFile::read('wire-formats.yaml') as $id => $format) {
             assert($format instanceof \stdClass);
             $node = new Node($format);
             $raw = $node->node('raw');
