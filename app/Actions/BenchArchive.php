@@ -33,7 +33,7 @@ final class BenchArchive
         if ($zip->numFiles > $bounds->mostFiles) {
             throw DocumentError::at('file', "Found $zip->numFiles files; expected at most $bounds->mostFiles.", 'too_many');
         }
-        $sizes = [];
+        [$sizes, $total] = [[], 0];
         for ($k = 0; $k < $zip->numFiles; $k++) {
             $stat = $zip->statIndex($k);
             $name = $stat === false ? '' : (string) $stat['name'];
@@ -41,7 +41,8 @@ final class BenchArchive
                 throw DocumentError::at('file', 'The archive holds '.Excerpt::of($name).' twice; nothing was taken from it.', 'twice');
             }
             $sizes[$name] = $stat === false ? 0 : (int) $stat['size'];
-            $bounds->check($name, $sizes[$name], array_sum($sizes));
+            $total += $sizes[$name];
+            $bounds->check($name, $sizes[$name], $total);
         }
 
         return new self($zip, $sizes, $cards, $rigs);

@@ -6,7 +6,6 @@ namespace App\Actions;
 
 use App\Models\Capture;
 use App\Models\Rig;
-use App\Models\RigEntry;
 use Illuminate\Support\Facades\DB;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
@@ -96,8 +95,7 @@ final readonly class UseCapture
 
         return DB::transaction(function () use ($capture, $write, $content, $answer): Rig {
             $rig = $write();
-            $last = RigEntry::query()->where('rig_id', $rig->id)->max('position');
-            $position = is_numeric($last) ? (int) $last : 0;
+            $position = max(0, $rig->lastPosition());
             $at = now()->format('Y-m-d\TH:i:s\Z');
             if ($content !== null) {
                 $this->keep->capture($rig, $position, $capture->name, $content, $at);

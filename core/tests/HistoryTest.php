@@ -141,3 +141,14 @@ it('knows a rig again that came without an id, at every moment of its history', 
         ->and(RigIdentity::of(DemoRigs::get('dunlin')->document))->not->toBe(RigIdentity::of($document))
         ->and(RigIdentity::of((object) ['uid' => 'one-of-its-own']))->toBe('one-of-its-own');
 });
+
+it('tells the day on which a setting changed, also where the entry tells of a list only what differs', function () {
+    $document = DemoRigs::get('avocet')->document;
+    $result = RigPatch::of(['settings.channels' => array_map(static fn (\stdClass $channel): \stdClass => (object) (['ends_us' => [1010, 1500, 1990]] + get_object_vars($channel)), $document->settings->channels)])->apply($document);
+    $entry = (object) (['at' => '2026-11-20T10:00:00Z', 'kind' => 'change', 'text' => 'Ends'] + EntryChange::of($result['before'], $result['after'])->toArray());
+    expect(array_keys(get_object_vars($entry->lists)))->toBe(['settings.channels'])->and(get_object_vars($entry->before))->toBe([]);
+    $changed = $result['document'];
+    $changed->log = [...($changed->log ?? []), $entry];
+    $checks = json_encode(DemoRigs::review(RigDocument::of($changed))['readiness']['checks'], JSON_UNESCAPED_UNICODE);
+    expect($checks)->toContain('the ends of a channel changed on 20 Nov 2026');
+});

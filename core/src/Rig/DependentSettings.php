@@ -278,10 +278,10 @@ final class DependentSettings
         $places = self::PLACES[$key] ?? ["settings.$key"];
         $at = null;
         foreach ($this->rig->node()->nodes('log') as $entry) {
-            $touched = [...array_keys(get_object_vars($entry->node('before')->value ?? new \stdClass)), ...array_keys(get_object_vars($entry->node('after')->value ?? new \stdClass))];
+            $touched = EntryChange::read($entry->value)?->places() ?? [];
             foreach ($touched as $place) {
                 foreach ($places as $wanted) {
-                    $at = $place === $wanted || str_starts_with((string) $place, "$wanted.") ? $entry->textOrNull('at') : $at;
+                    $at = $place === $wanted || str_starts_with($place, "$wanted.") ? $entry->textOrNull('at') : $at;
                 }
             }
         }
