@@ -1,7 +1,11 @@
+import vue from '@vitejs/plugin-vue'
 import { fileURLToPath } from 'node:url'
+import { AntDesignVueResolver } from 'unplugin-vue-components/resolvers'
+import components from 'unplugin-vue-components/vite'
 import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
+  plugins: [vue(), components({ dirs: [], dts: false, resolvers: [AntDesignVueResolver({ importStyle: false })] })],
   resolve: { alias: { '@': fileURLToPath(new URL('./resources/js', import.meta.url)) } },
-  test: { include: ['resources/js/**/*.spec.ts'], environment: 'node' },
+  test: { include: ['resources/js/**/*.spec.ts'], environment: 'happy-dom' },
 })

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Gear\CardReader;
+use Linguator\Core\Gear\Shelf;
 use Linguator\Core\Rig\RigReader;
 
 /** @return array<string, stdClass> A question for each verb. */
@@ -16,7 +17,7 @@ function questions(): array
             $shelf[$card->id] = $card->canonical();
         }
     }
-    $rig = (new RigReader(new Schemas, static fn (string $id): ?stdClass => $shelf[$id] ?? null))->fromText((string) file_get_contents(dirname(__DIR__).'/demo/rigs/avocet.yaml'));
+    $rig = (new RigReader(new Schemas, new Shelf(static fn (string $id): ?stdClass => $shelf[$id] ?? null)))->fromText((string) file_get_contents(dirname(__DIR__).'/demo/rigs/avocet.yaml'));
 
     return get_object_vars(json_decode((string) file_get_contents(__DIR__.'/questions.json'))) + [
         'failsafe' => $vectors->cases[0]->in,

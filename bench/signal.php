@@ -9,8 +9,7 @@ declare(strict_types=1);
  */
 
 use Linguator\Core\Capture\Source;
-use Linguator\Core\Document\Schemas;
-use Linguator\Core\Verb\DecodeVerb;
+use Linguator\Core\Tests\Decode;
 
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/made.php';
@@ -26,7 +25,7 @@ function ours(string $file): array
     for ($k = 0; $k < REPEATS; $k++) {
         memory_reset_peak_usage();
         $begin = hrtime(true);
-        $answer = (new DecodeVerb(new Schemas))(new Source(fopen($file, 'rb')), (object) ['frames' => 0]);
+        $answer = Decode::answer(new Source(fopen($file, 'rb')), (object) ['frames' => 0]);
         $best = min($best, (hrtime(true) - $begin) / 1e9);
     }
 

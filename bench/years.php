@@ -8,8 +8,9 @@ use App\Actions\ImportRig;
 use App\Models\Rig;
 use Illuminate\Contracts\Console\Kernel;
 use Linguator\Core\Document\Json;
-use Linguator\Core\Readiness\CheckKind;
-use Linguator\Core\Rig\CheckChange;
+use Linguator\Core\Proof\CheckKind;
+use Linguator\Core\Proof\CheckMade;
+use Linguator\Core\Rig\EntryKind;
 use Linguator\Core\Rig\RigDocument;
 
 require __DIR__.'/storm.php';
@@ -37,7 +38,7 @@ for ($week = 0; $week < WEEKS; $week++) {
     $at = $day->modify("+$week weeks")->format('Y-m-d\TH:i:s\Z');
     for ($k = 0; $k < CHECKS_A_WEEK; $k++) {
         $kind = CheckKind::cases()[$k];
-        [$check] = array_slice((new CheckChange($rig))->made($kind, $kind->isPerHop() ? 1 : null, true, null, 'as it should', 'Wren', $at)->apply($rig->document)['document']->checks, -1);
+        [$check] = array_slice((new CheckMade($kind, $kind->isPerHop() ? 1 : null, true, null, 'as it should', 'Wren', $at))->on($rig)->apply($rig->document)['document']->checks, -1);
         $add('checks', $check, 'test', $kind->title().' checked, holds: as it should', $at);
     }
     for ($k = 0; $k < (int) ceil(READINGS / WEEKS) && $count['measurements'] < READINGS; $k++) {
@@ -54,7 +55,7 @@ $size = static fn (Rig $rig): int => strlen($rig->text());
 $bytes = $size($old);
 $fresh = Rig::query()->findOrFail($old->id);
 $begin = hrtime(true);
-$more = app(ChangeRig::class)($fresh, $fresh->revision, (new CheckChange($fresh->rig()))->made(CheckKind::Range, null, true, null, 'all answered', 'Wren', '2026-11-28T10:00:00Z'), 'Range check checked, holds: all answered', 'test');
+$more = app(ChangeRig::class)($fresh, $fresh->revision, (new CheckMade(CheckKind::Range, null, true, null, 'all answered', 'Wren', '2026-11-28T10:00:00Z'))->on($fresh->rig()), 'Range check checked, holds: all answered', EntryKind::Test);
 $took = (hrtime(true) - $begin) / 1e6;
 
 printf("## A rig of five years: %d checks, %d readings, %d sign-offs\n\n| what | figure | aim |\n|---|--:|--:|\n", count($plain->checks), count($plain->measurements), count($plain->sign_offs));

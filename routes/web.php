@@ -9,20 +9,18 @@ use App\Http\Controllers\CaptureController;
 use App\Http\Controllers\CaptureExportController;
 use App\Http\Controllers\CaptureReadController;
 use App\Http\Controllers\CardController;
+use App\Http\Controllers\ChoicesController;
 use App\Http\Controllers\FormatController;
 use App\Http\Controllers\LiveController;
 use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\PageController;
-use App\Http\Controllers\RigBindController;
-use App\Http\Controllers\RigCheckController;
 use App\Http\Controllers\RigController;
 use App\Http\Controllers\RigDocumentController;
 use App\Http\Controllers\RigDuplicateController;
 use App\Http\Controllers\RigEvidenceController;
-use App\Http\Controllers\RigFailsafeController;
 use App\Http\Controllers\RigHistoryController;
+use App\Http\Controllers\RigIntentController;
 use App\Http\Controllers\RigMomentController;
-use App\Http\Controllers\RigNoteController;
 use App\Http\Controllers\RigOrderController;
 use App\Http\Controllers\RigPlanController;
 use App\Http\Controllers\RigTravelController;
@@ -31,6 +29,7 @@ use Illuminate\Support\Facades\Route;
 
 // What the screens use. It changes things, so it carries the token against forged requests.
 Route::prefix('api/v1')->group(function (): void {
+    Route::get('choices', ChoicesController::class);
     Route::get('shelf', [CardController::class, 'index']);
     Route::post('shelf', [CardController::class, 'store']);
     Route::get('shelf.{format}', [CardController::class, 'exportAll'])->whereIn('format', ['yaml', 'json']);
@@ -50,11 +49,11 @@ Route::prefix('api/v1')->group(function (): void {
     Route::get('rigs/{rig}', [RigController::class, 'show']);
     Route::patch('rigs/{rig}', [RigController::class, 'update']);
     Route::delete('rigs/{rig}', [RigController::class, 'destroy']);
+    Route::post('rigs/{rig}/intents', RigIntentController::class);
     Route::post('rigs/{rig}/undo', [RigHistoryController::class, 'undo']);
     Route::get('rigs/{rig}/at/{position}', [RigMomentController::class, 'show'])->where('position', '[0-9]{1,9}');
     Route::get('rigs/{rig}/compare', [RigMomentController::class, 'compare']);
     Route::post('rigs/{rig}/duplicate', RigDuplicateController::class);
-    Route::post('rigs/{rig}/notes', RigNoteController::class);
     Route::post('rigs/{rig}/entries/{position}/attachments', [AttachmentController::class, 'store'])->where('position', '[0-9]{1,9}');
     Route::get('attachments/{attachment}', [AttachmentController::class, 'show'])->where('attachment', '[0-9]{1,18}');
 
@@ -67,17 +66,7 @@ Route::prefix('api/v1')->group(function (): void {
 
     Route::post('rigs/{rig}/plan', RigPlanController::class);
     Route::post('rigs/{rig}/order-check', RigOrderController::class);
-    Route::post('rigs/{rig}/travel', [RigTravelController::class, 'preview']);
-    Route::post('rigs/{rig}/travel/reading', [RigTravelController::class, 'keep']);
-    Route::post('rigs/{rig}/travel/take', [RigTravelController::class, 'take']);
-    Route::post('rigs/{rig}/travel/copy', [RigTravelController::class, 'copy']);
-    Route::post('rigs/{rig}/travel/model', [RigTravelController::class, 'model']);
-    Route::post('rigs/{rig}/failsafe', [RigFailsafeController::class, 'set']);
-    Route::post('rigs/{rig}/failsafe/test', [RigFailsafeController::class, 'test']);
-    Route::post('rigs/{rig}/checks', [RigCheckController::class, 'check']);
-    Route::post('rigs/{rig}/sign-off', [RigCheckController::class, 'signOff']);
-    Route::post('rigs/{rig}/bind', [RigBindController::class, 'attempt']);
-    Route::post('rigs/{rig}/bind/proof', [RigBindController::class, 'proof']);
+    Route::post('rigs/{rig}/travel', RigTravelController::class);
 
     Route::get('captures', [CaptureController::class, 'index']);
     Route::post('captures', [CaptureController::class, 'store']);

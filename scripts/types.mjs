@@ -1,4 +1,4 @@
-// Makes TypeScript types of verbs and documents from the JSON Schemas in core/schema.
+// Makes TypeScript types of verbs, documents, intents and of what screens get from the JSON Schemas in core/schema.
 import { mkdir, readdir, readFile, writeFile } from 'node:fs/promises'
 import { compile } from 'json-schema-to-typescript'
 
@@ -47,3 +47,70 @@ for (const file of await readdir(cwd)) {
     await compile(whole, schema.title, { ...options, cwd, declareExternallyReferenced: true, unreachableDefinitions: false }),
   )
 }
+
+/** References to other files become definitions here, so that every type has one name and stands once. */
+async function gathered(file) {
+  const taken = {}
+  const take = async (path) => {
+    const [name, pointer] = path.split('#')
+    const key = (name + (pointer ?? '')).replace(/[^A-Za-z0-9]+/g, '_')
+    if (taken[key] === undefined) {
+      taken[key] = {}
+      const whole = JSON.parse(await readFile(new URL(name, schemas), 'utf8'))
+      const part = (pointer ?? '')
+        .split('/')
+        .slice(1)
+        .reduce((at, step) => at[step], whole)
+      const base = name.includes('/') ? name.slice(0, name.lastIndexOf('/') + 1) : ''
+      taken[key] = path === CARD ? HEAD_OF_CARD : await followed({ ...part, title: NAMES[path] ?? part.title }, name, base)
+    }
+    return `#/$defs/${key}`
+  }
+  const followed = async (node, here, base = '') => {
+    if (Array.isArray(node)) return Promise.all(node.map((one) => followed(one, here, base)))
+    if (node === null || typeof node !== 'object') return node
+    // Where a card stands or only its id, screens get the card.
+    if (node.if && node.then && node.else) return followed(node.else, here, base)
+    const plain = {}
+    for (const [key, value] of Object.entries(node)) {
+      if (['$id', '$schema', 'if', 'then', 'else', 'default', '$defs', 'pattern', 'propertyNames'].includes(key)) continue
+      if (key === 'items' && node.prefixItems) continue
+      if (key === 'prefixItems') {
+        plain.items = await followed(value[0], here, base)
+        continue
+      }
+      if (key === '$ref' && !(here === file && value.startsWith('#/'))) {
+        plain.$ref = await take(
+          value.startsWith('#')
+            ? here + value
+            : new URL(value, `file:///${base}`).pathname.slice(1) + (value.includes('#') ? value.slice(value.indexOf('#')) : ''),
+        )
+      } else plain[key] = await followed(value, here, base)
+    }
+    return plain
+  }
+  const whole = JSON.parse(await readFile(new URL(file, schemas), 'utf8'))
+  const own = await followed(whole.$defs ?? {}, file)
+  const root = await followed({ ...whole, $defs: undefined }, file)
+  return { ...root, $defs: { ...own, ...taken } }
+}
+
+/** A card inside another document: its head is enough; whoever edits cards has the types of gear-card. */
+const CARD = 'gear-card.schema.json'
+const HEAD_OF_CARD = {
+  title: 'CardHead',
+  type: 'object',
+  properties: { id: { type: 'string' }, kind: { type: 'string' }, name: { type: 'string' } },
+  required: ['id', 'kind', 'name'],
+}
+
+/** What a definition is called where its place is no name. */
+const NAMES = { 'rig.schema.json': 'RigDocument', 'rig.schema.json#/properties/craft': 'CraftView' }
+for (const [file, name] of [
+  ['screens.schema.json', 'Screens'],
+  ['intents.schema.json', 'Intents'],
+])
+  await writeFile(
+    new URL(`${name.toLowerCase()}.ts`, target),
+    await compile(await gathered(file), name, { ...options, unreachableDefinitions: true }),
+  )

@@ -29,6 +29,14 @@ abstract class TestCase extends BaseTestCase
     }
 
     /** Sends a body as it is, also when it is no sound JSON. */
+    /** What a person means to do with a rig, on the rig as it is now. */
+    public function means(string $rig, string $intent, array $told, ?int $revision = null): TestResponse
+    {
+        $revision ??= $this->getJson("/api/v1/rigs/$rig")->json('revision');
+
+        return $this->postJson("/api/v1/rigs/$rig/intents", ['revision' => $revision, 'intent' => $intent, 'told' => (object) $told]);
+    }
+
     public function raw(string $method, string $address, string $body): TestResponse
     {
         return $this->call($method, "/api/v1/$address", server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'text/html'], content: $body);

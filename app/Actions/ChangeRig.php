@@ -9,8 +9,8 @@ use App\Models\RigEntry;
 use Illuminate\Support\Facades\DB;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Rig\EntryChange;
+use Linguator\Core\Rig\EntryKind;
 use Linguator\Core\Rig\MemorySettings;
-use Linguator\Core\Rig\RigLog;
 use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Rig\RigReader;
 
@@ -22,8 +22,6 @@ use Linguator\Core\Rig\RigReader;
  */
 final readonly class ChangeRig
 {
-    public const SHARED_KIND = 'shared';
-
     /** So many changes of the other tab are named in a conflict. */
     private const MOST_NAMED = 5;
 
@@ -37,7 +35,7 @@ final readonly class ChangeRig
      * @throws Conflict if the rig has been changed since.
      * @throws DocumentError if the rig would not be sound afterwards.
      */
-    public function __invoke(Rig $rig, int $revision, RigPatch $patch, string $text, string $kind = RigLog::CHANGE, ?int $undoes = null): Rig
+    public function __invoke(Rig $rig, int $revision, RigPatch $patch, string $text, EntryKind $kind = EntryKind::Change, ?int $undoes = null): Rig
     {
         return DB::transaction(function () use ($rig, $revision, $patch, $text, $kind, $undoes): Rig {
             $fresh = Rig::query()->findOrFail($rig->id);
@@ -45,7 +43,7 @@ final readonly class ChangeRig
                 throw self::conflict($fresh, $revision);
             }
             $result = $patch->apply($fresh->plain());
-            if ((array) $result['before'] === [] && (array) $result['after'] === [] && $result['lists'] === [] && $kind === RigLog::CHANGE) {
+            if ((array) $result['before'] === [] && (array) $result['after'] === [] && $result['lists'] === [] && $kind === EntryKind::Change) {
                 return $fresh;
             }
             $document = $this->reader->fromDocument($result['document']);
@@ -75,14 +73,14 @@ final readonly class ChangeRig
             if ((array) $result['after'] === [] && (array) $result['before'] === []) {
                 continue;
             }
-            self::append($rig, self::entry(self::SHARED_KIND, $text, EntryChange::of($result['before'], $result['after'])));
+            self::append($rig, self::entry(EntryKind::Shared, $text, EntryChange::of($result['before'], $result['after'])));
             $rig->update(Rig::columns($this->reader->fromDocument($result['document'])) + ['revision' => $rig->revision + 1]);
         }
     }
 
-    private static function entry(string $kind, string $text, EntryChange $change, ?int $undoes = null): \stdClass
+    private static function entry(EntryKind $kind, string $text, EntryChange $change, ?int $undoes = null): \stdClass
     {
-        return (object) (['at' => now()->format('Y-m-d\TH:i:s\Z'), 'kind' => $kind, 'text' => $text] + $change->toArray() + ($undoes === null ? [] : ['undoes' => $undoes]));
+        return (object) (['at' => Moment::now(), 'kind' => $kind->value, 'text' => $text] + $change->toArray() + ($undoes === null ? [] : ['undoes' => $undoes]));
     }
 
     private static function append(Rig $rig, \stdClass $entry): void

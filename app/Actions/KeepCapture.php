@@ -46,7 +46,7 @@ final readonly class KeepCapture
                     'name' => self::name($name),
                     'size' => $size,
                     'sha256' => (string) hash_file('sha256', $waiting),
-                    'at' => $at ?? now()->format('Y-m-d\TH:i:s\Z'),
+                    'at' => $at ?? Moment::now(),
                 ]);
                 File::move($waiting, $capture->path());
 

@@ -4,40 +4,36 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\DecodeProgress;
 use App\Models\Capture;
-use App\Models\Format;
 use Linguator\Core\Capture\ByteCapture;
 use Linguator\Core\Capture\CsvChannels;
 use Linguator\Core\Capture\Damage;
 use Linguator\Core\Capture\Source;
 use Linguator\Core\Capture\WireCapture;
 use Linguator\Core\Document\DocumentError;
-use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\FormatCard;
-use Linguator\Core\Format\FormatCards;
+use Linguator\Core\Format\Formats;
 use Linguator\Core\Format\FrameSink;
 use Linguator\Core\Line\PulseSink;
+use Linguator\Core\Signal\CaptureDesk;
 use Linguator\Core\Signal\Decoding;
 use Linguator\Core\Signal\Enough;
 use Linguator\Core\Signal\Series;
 use Linguator\Core\Signal\Walk;
-use Linguator\Core\Verb\DecodeVerb;
 
 /** Reads a capture of the desk, by the verb `decode` and by its parts. */
 final readonly class ReadCapture
 {
-    public function __construct(private Schemas $schemas)
+    public function __construct(private CaptureDesk $desk, private Formats $formats)
     {
     }
 
     /** @throws DocumentError */
     public function decode(Capture $capture, \stdClass $options, ?DecodeProgress $progress = null): Decoding
     {
-        $verb = new DecodeVerb($this->schemas, Format::own($this->schemas));
-        $source = new Source($capture->stream(), $progress === null ? null : static fn (int $bytes) => $progress->at($bytes, $capture->size));
+        $tell = $progress === null ? null : static fn (int $bytes) => $progress->at($bytes, $capture->size);
 
-        return $verb->decoding($source, $verb->options($options));
+        return $this->desk->decode(new Source($capture->stream(), $tell), $options);
     }
 
     /**
@@ -47,9 +43,7 @@ final readonly class ReadCapture
      */
     public function choose(Capture $capture, \stdClass $options): Decoding
     {
-        $verb = new DecodeVerb($this->schemas, Format::own($this->schemas));
-
-        return $verb->choice(new Source($capture->stream()), $verb->options($options));
+        return $this->desk->choose(new Source($capture->stream()), $options);
     }
 
     public function reader(Capture $capture, Decoding $decoding): ByteCapture|WireCapture|CsvChannels
@@ -82,12 +76,6 @@ final readonly class ReadCapture
     /** @throws DocumentError if there is no such serial format. */
     public function card(string $id): FormatCard
     {
-        foreach (Format::own($this->schemas) as $card) {
-            if ($card->id === $id) {
-                return $card;
-            }
-        }
-
-        return FormatCards::get($id) ?? throw DocumentError::at('format', "There is no serial format \"$id\".", 'no_such_format');
+        return $this->formats->get($id) ?? throw DocumentError::at('format', "There is no serial format \"$id\".", 'no_such_format');
     }
 }

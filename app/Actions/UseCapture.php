@@ -9,16 +9,15 @@ use App\Models\Rig;
 use Illuminate\Support\Facades\DB;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
-use Linguator\Core\Rig\FailsafeChange;
-use Linguator\Core\Rig\RigPatch;
-use Linguator\Core\Rig\RigReview;
-use Linguator\Core\Rig\TravelChange;
-use Linguator\Core\Rig\TravelReview;
+use Linguator\Core\Rig\KeepCapturedValues;
 use Linguator\Core\Signal\DecodeAnswer;
 use Linguator\Core\Signal\Decoding;
 use Linguator\Core\Signal\DeskView;
 use Linguator\Core\Signal\FlagEvidence;
 use Linguator\Core\Signal\Readings;
+use Linguator\Core\Steps\Failsafe\TestFailsafe;
+use Linguator\Core\Steps\Travel\KeepReading;
+use Linguator\Core\Steps\Travel\TravelReview;
 use Linguator\Core\Travel\Reading;
 
 /** Writes what a capture shows into a rig: all of it, with the capture beside the entry, or nothing. */
@@ -26,7 +25,7 @@ final readonly class UseCapture
 {
     private const ROWS = 4000;
 
-    public function __construct(private ReadCapture $read, private ChangeRig $change, private KeepAttachment $keep)
+    public function __construct(private ReadCapture $read, private DoToRig $do, private KeepAttachment $keep)
     {
     }
 
@@ -41,7 +40,7 @@ final readonly class UseCapture
     {
         $words = "Capture $capture->name: ".(new DeskView($decoding))->toArray()['sentence'];
 
-        return $this->written($capture, $decoding, fn (): Rig => ($this->change)($rig, $revision, RigPatch::of([]), $words, 'measurement'));
+        return $this->written($capture, $decoding, fn (): Rig => ($this->do)($rig, $revision, new KeepCapturedValues($words)));
     }
 
     /**
@@ -54,7 +53,7 @@ final readonly class UseCapture
     public function travel(Rig $rig, int $revision, array $channels, Capture $capture, Decoding $decoding): Rig
     {
         $readings = $this->readings($capture, $decoding);
-        $review = new TravelReview($rig->rig(), (new RigReview($rig->rig()))->chain());
+        $review = new TravelReview($rig->rig());
         foreach ($channels as $k => $channel) {
             if ($review->row($channel) === null || ! isset($readings[$channel])) {
                 throw DocumentError::at("channels.$k", "Channel $channel carries no stick of this rig, or is not in the capture.", 'no_such_channel');
@@ -68,8 +67,7 @@ final readonly class UseCapture
         return $this->written($capture, $decoding, function () use ($rig, $revision, $channels, $capture, $readings, $noise): Rig {
             foreach ($channels as $k => $channel) {
                 $reading = Reading::of($readings[$channel]['lo'], $readings[$channel]['mid'], $readings[$channel]['hi']);
-                $patch = (new TravelChange($rig->rig()))->reading($channel, $reading, $noise[$channel] ?? null, 'capture', now()->format('Y-m-d\TH:i:s\Z'));
-                $rig = ($this->change)($rig, $revision + $k, $patch, sprintf('Read from the capture %s: channel %d %g / %g / %g µs', $capture->name, $channel, $reading->lo, $reading->mid, $reading->hi), 'measurement');
+                $rig = ($this->do)($rig, $revision + $k, new KeepReading($channel, $reading, $noise[$channel] ?? null, 'capture', $capture->name));
             }
 
             return $rig;
@@ -80,11 +78,9 @@ final readonly class UseCapture
     public function failsafe(Rig $rig, int $revision, int $hop, bool $passed, string $by, Capture $capture, Decoding $decoding): Rig
     {
         $observed = FlagEvidence::sentence($decoding);
-        $document = $rig->rig();
-        $patch = (new FailsafeChange($document, (new RigReview($document))->failsafe()))->tested($hop, $passed, $observed, $by, now()->format('Y-m-d\TH:i:s\Z'));
-        $words = "Failsafe of hop $hop tested, ".($passed ? 'passed' : 'failed').", by the capture $capture->name: $observed";
+        $intent = new TestFailsafe($hop, $passed, $observed, $by, ", by the capture $capture->name");
 
-        return $this->written($capture, $decoding, fn (): Rig => ($this->change)($rig, $revision, $patch, $words, 'test'));
+        return $this->written($capture, $decoding, fn (): Rig => ($this->do)($rig, $revision, $intent));
     }
 
     /** @param  \Closure(): Rig  $write */
@@ -96,7 +92,7 @@ final readonly class UseCapture
         return DB::transaction(function () use ($capture, $write, $content, $answer): Rig {
             $rig = $write();
             $position = max(0, $rig->lastPosition());
-            $at = now()->format('Y-m-d\TH:i:s\Z');
+            $at = Moment::now();
             if ($content !== null) {
                 $this->keep->capture($rig, $position, $capture->name, $content, $at);
             }

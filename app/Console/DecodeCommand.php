@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Models\Format;
 use Illuminate\Console\Command;
 use Linguator\Core\Verb\DecodeVerb;
+use Linguator\Core\Verb\Services;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** `linguator:decode FILE`: a capture in, one JSON document out; status 2 for bad input. */
@@ -22,13 +22,19 @@ final class DecodeCommand extends Command
         {--max-rate= : Most frames a second that the reader takes, Hz}';
 
     /** @var string */
-    protected $description = DecodeVerb::SUMMARY;
+    protected $description = '';
+
+    public function __construct(private readonly Services $services)
+    {
+        parent::__construct();
+        $this->setDescription(DecodeVerb::summary());
+    }
 
     public function handle(): int
     {
         $file = $this->argument('file');
         $options = array_filter(array_intersect_key($this->options(), array_flip(DecodeRun::OPTIONS)), is_string(...));
 
-        return (new DecodeRun(base_path(), is_string($file) ? $file : '-', $options, Format::own(...)))(fn (string $text) => $this->output->write($text, false, OutputInterface::OUTPUT_RAW));
+        return (new DecodeRun(base_path(), is_string($file) ? $file : '-', $options, $this->services))(fn (string $text) => $this->output->write($text, false, OutputInterface::OUTPUT_RAW));
     }
 }

@@ -7,8 +7,8 @@ namespace App\Console;
 use Linguator\Core\Capture\Source;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Schemas;
-use Linguator\Core\Format\FormatCard;
-use Linguator\Core\Verb\DecodeVerb;
+use Linguator\Core\Verb\Services;
+use Linguator\Core\Verb\Verbs;
 
 /** A capture decoded on the command line; a large one in a second process with the just-in-time compiler. No part of the framework. */
 final readonly class DecodeRun
@@ -28,9 +28,8 @@ final readonly class DecodeRun
     /**
      * @param  string  $file  Or `-`, standard input.
      * @param  array<string, string>  $options
-     * @param  \Closure(Schemas): list<FormatCard>  $own  Formats of the user's.
      */
-    public function __construct(private string $root, private string $file, private array $options, private \Closure $own)
+    public function __construct(private string $root, private string $file, private array $options, private Services $services)
     {
     }
 
@@ -48,9 +47,8 @@ final readonly class DecodeRun
         if ((fstat($stream)['size'] ?? 0) > self::LARGE_BYTES && ! self::isCompiled()) {
             return $this->compiled($stream);
         }
-        $schemas = new Schemas;
 
-        return VerbRun::print(fn (): array => (new DecodeVerb($schemas, ($this->own)($schemas)))(new Source($stream), $options), $write);
+        return VerbRun::print(fn (): array => (new Verbs(new Schemas, $this->services->with(new Source($stream))))->ask(Verbs::DECODE, $options), $write);
     }
 
     /** @return resource That can be read more than once. */

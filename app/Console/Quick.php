@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\FormatCard;
-use Linguator\Core\Format\FormatCards;
-use Linguator\Core\Verb\EncodeVerb;
+use Linguator\Core\Format\Formats;
+use Linguator\Core\Verb\Services;
 use Linguator\Core\Verb\Verbs;
 
 /** Verbs without the framework, which they need nothing of: it takes longer to start than they to answer. */
@@ -40,34 +39,23 @@ final readonly class Quick
 
     private function answer(CommandLine $line, string $verb): ?int
     {
-        if ($verb === 'decode') {
+        $services = new Services(Formats::with($this->ownFormats(...)));
+        if ($verb === Verbs::DECODE) {
             return array_diff(array_keys($line->options), DecodeRun::OPTIONS) === []
-                ? (new DecodeRun($this->root, $line->file ?? '-', $line->options, $this->ownFormats(...)))()
+                ? (new DecodeRun($this->root, $line->file ?? '-', $line->options, $services))()
                 : null;
         }
-        if ($line->options !== [] || ! isset(Verbs::all()[$verb]) || ($verb === EncodeVerb::name() && $this->needsBench($line->file))) {
+        if ($line->options !== [] || ! isset(Verbs::all()[$verb])) {
             return null;
         }
 
-        return VerbRun::print(static fn (): array => (new Verbs(new Schemas))->askText($verb, VerbRun::text($line->file)));
-    }
-
-    /** Whether the format named is one of the user's own. */
-    private function needsBench(?string $file): bool
-    {
-        try {
-            $document = Verbs::read(VerbRun::text($file));
-        } catch (DocumentError) {
-            return false;
-        }
-        $format = $document instanceof \stdClass ? $document->format ?? null : null;
-
-        return is_string($format) && FormatCards::get($format) === null;
+        return VerbRun::print(static fn (): array => (new Verbs(new Schemas, $services))->askText($verb, VerbRun::text($line->file)));
     }
 
     /** @return list<FormatCard> Read from the bench's file as it lies there; none where there is no bench yet. */
-    private function ownFormats(Schemas $schemas): array
+    private function ownFormats(): array
     {
+        $schemas = new Schemas;
         $file = $this->benchFile();
         try {
             $formats = is_file($file) ? (new \PDO("sqlite:$file"))->query('SELECT document FROM formats ORDER BY id') : false;

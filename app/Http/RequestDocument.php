@@ -24,6 +24,11 @@ final readonly class RequestDocument
         return new self($document instanceof \stdClass ? $document : throw DocumentError::at('', 'Found '.Excerpt::of($document).'; expected one JSON object.', 'not_an_object'));
     }
 
+    public function whole(): \stdClass
+    {
+        return $this->document;
+    }
+
     public function get(string $key): mixed
     {
         return $this->document->{$key} ?? throw DocumentError::at($key, "The key \"$key\" is missing.", 'missing_key');

@@ -8,10 +8,11 @@ use App\Models\Attachment;
 use App\Models\Card;
 use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
+use Linguator\Core\Bench\RigReview;
 use Linguator\Core\Document\Json;
+use Linguator\Core\Document\Plain;
 use Linguator\Core\Gear\GearCard;
 use Linguator\Core\Rig\RigDocument;
-use Linguator\Core\Rig\RigReview;
 
 /** A rig as the screens want it: the document, everything computed from it, and its history, newest first. */
 final class RigAnswer
@@ -21,9 +22,9 @@ final class RigAnswer
 
     public static function of(Rig $rig, int $status = 200): JsonResponse
     {
-        $document = $rig->rig();
         $last = $rig->lastPosition();
-        $log = $rig->log(max(0, $last + 1 - Rig::RECENT));
+        $log = $rig->recent();
+        $document = $rig->rig($log);
         $history = [];
         foreach (array_reverse($log->entries, true) as $position => $entry) {
             $history[] = ['position' => $position, 'standing' => $log->isStanding($position), 'entry' => array_intersect_key(get_object_vars($entry), self::TOLD)];
@@ -33,7 +34,7 @@ final class RigAnswer
             'slug' => $rig->slug,
             'revision' => $rig->revision,
             'document' => $document->document,
-            'review' => (new RigReview($document, $rig->othersOfHandset()))->toArray(),
+            'review' => Plain::of((new RigReview($document, $rig->othersOfHandset()))->shown()),
             'history' => $history,
             'history_total' => $last + 1,
             'undo' => $log->lastStanding() ?? ($last < Rig::RECENT ? null : $rig->lastStanding()),

@@ -8,12 +8,14 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
+use Linguator\Core\Bench\RigReview;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\KeyOrder;
+use Linguator\Core\Document\Plain;
+use Linguator\Core\Rig\OtherRig;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigFace;
 use Linguator\Core\Rig\RigLog;
-use Linguator\Core\Rig\RigReview;
 use Linguator\Core\Rig\RigText;
 
 /**
@@ -85,13 +87,17 @@ final class Rig extends Model
         return $document;
     }
 
-    /** As the screens judge it: of the lists that only grow, what still counts. Whole in `plain` and `whole`. */
-    public function rig(): RigDocument
+    /**
+     * As the screens judge it: of the lists that only grow, what still counts. Whole in `plain` and `whole`.
+     *
+     * @param  RigLog|null  $log  Its history, to say when something was changed; null: that is not asked.
+     */
+    public function rig(?RigLog $log = null): RigDocument
     {
         $document = Json::kept($this->face ?? $this->document);
         assert($document instanceof \stdClass);
 
-        return RigDocument::of($document);
+        return RigDocument::of($document, $log);
     }
 
     /** Its history; from a position on, if one is given. */
@@ -130,6 +136,12 @@ final class Rig extends Model
         return null;
     }
 
+    /** The last entries of its history. */
+    public function recent(): RigLog
+    {
+        return $this->log(max(0, $this->lastPosition() + 1 - self::RECENT));
+    }
+
     /** The position of the last entry; −1: there is none. */
     public function lastPosition(): int
     {
@@ -149,7 +161,7 @@ final class Rig extends Model
             'name' => $rig->name(),
             'document' => Json::compact($plain),
             'face' => $face === null ? null : Json::compact($face),
-            'handset' => $rig->handset()?->id,
+            'handset' => $rig->boxes->handset()?->id,
             'memory' => is_int($memory) || is_string($memory) ? (string) $memory : null,
             'receiver_number' => $rig->settings()->intOrNull('receiver_number'),
         ];
@@ -164,7 +176,7 @@ final class Rig extends Model
     {
         $of = $this->revision.'/'.config()->string('linguator.build');
         if ($this->summary === null || $this->summary_of !== $of) {
-            $this->summary = Json::compact((new RigReview($this->rig()))->summary());
+            $this->summary = Json::compact(Plain::of((new RigReview($this->rig($this->recent())))->summary()));
             try {
                 // Written past the model: reading the bench is no change to the rig.
                 self::query()->whereKey($this->id)->toBase()->update(['summary' => $this->summary, 'summary_of' => $of]);
@@ -177,12 +189,12 @@ final class Rig extends Model
         return is_array($summary) ? $summary : [];
     }
 
-    /** @return list<array{name: string, memory: string|null, receiver_number: int|null}> Other rigs of the same handset. */
+    /** @return list<OtherRig> Other rigs of the same handset. */
     public function othersOfHandset(): array
     {
         $others = [];
         foreach ($this->handset === null ? [] : self::query()->where('handset', $this->handset)->whereKeyNot($this->id)->get(['id', 'name', 'memory', 'receiver_number'])->all() as $other) {
-            $others[] = ['name' => $other->name, 'memory' => $other->memory, 'receiver_number' => $other->receiver_number];
+            $others[] = new OtherRig($other->name, $other->memory, $other->receiver_number);
         }
 
         return $others;

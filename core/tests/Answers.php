@@ -8,11 +8,12 @@ use Linguator\Core\Capture\Source;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\KeyOrder;
 use Linguator\Core\Document\Schemas;
+use Linguator\Core\Format\Formats;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Signal\CaptureDesk;
 use Linguator\Core\Signal\DecodeAnswer;
 use Linguator\Core\Signal\DeskView;
-use Linguator\Core\Verb\DecodeVerb;
 
 /** Whole answers, rounded, as they are held against reviewed files in tests/fixtures/answers. `scripts/write-answers.php` writes those. */
 final class Answers
@@ -76,8 +77,7 @@ final class Answers
     {
         $stream = fopen($file, 'rb');
         assert($stream !== false);
-        $verb = new DecodeVerb(new Schemas);
-        $decoding = $verb->decoding(new Source($stream), $verb->options(new \stdClass));
+        $decoding = (new CaptureDesk(Formats::shipped(), new Schemas))->decode(new Source($stream), new \stdClass);
 
         $desk = (new DeskView($decoding))->toArray();
 

@@ -23,7 +23,6 @@ use Linguator\Core\Line\UartWriter;
 use Linguator\Core\Signal\QuietestSecond;
 use Linguator\Core\Timing\LatencyBudget;
 use Linguator\Core\Timing\LatencyStage;
-use Linguator\Core\Verb\DecodeVerb;
 use Linguator\Core\Verb\Verbs;
 
 function shipped(string $id): FormatCard
@@ -66,7 +65,7 @@ function wireWithParity(int $frames, array $spoilt): string
 
 function decodedText(string $text, array $options = []): array
 {
-    return json_decode(json_encode((new DecodeVerb(new Schemas))(Source::ofText($text), (object) ($options + ['frames' => 100]))), true);
+    return json_decode(json_encode(Decode::answer(Source::ofText($text), (object) ($options + ['frames' => 100]))), true);
 }
 
 it('counts a frame with a byte of wrong parity as bad, and only that one', function () {

@@ -32,9 +32,9 @@ function permutations(array $items): Generator
 function expectedMinutes(array $rungs): float
 {
     $spent = $expected = 0.0;
-    foreach ($rungs as [$combination, $chance]) {
-        $spent += $combination->minutes;
-        $expected += $chance * $spent;
+    foreach ($rungs as $rung) {
+        $spent += $rung->combination->minutes;
+        $expected += $rung->chance * $spent;
     }
 
     return $expected;
@@ -51,7 +51,7 @@ it('has the least expected time of all orders', function () {
                 $least = min($least, expectedMinutes($order));
             }
             expect($ladder->expectedMinutes())->toEqualWithDelta($least, 1e-9);
-            expect(array_sum(array_column($ladder->rungs, 1)))->toEqualWithDelta(1.0, 1e-9);
+            expect(array_sum(array_column($ladder->rungs, 'chance')))->toEqualWithDelta(1.0, 1e-9);
         });
 });
 

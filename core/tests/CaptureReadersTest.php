@@ -12,7 +12,7 @@ use Linguator\Core\Document\Json;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\StandIn\Recording;
 use Linguator\Core\StandIn\StandInOptions;
-use Linguator\Core\Verb\DecodeVerb;
+use Linguator\Core\Tests\Decode;
 
 const CHUNK = 65_536;
 
@@ -24,7 +24,7 @@ function recorded(string $format, CaptureKind $kind, float $seconds = 2): string
 /** What the verb says of a capture, without what tells where in the file things stand. */
 function saidOf(string $capture, array $options = []): array
 {
-    $answer = json_decode(Json::compact((new DecodeVerb(new Schemas))(Source::ofText($capture), (object) $options)), true);
+    $answer = json_decode(Json::compact(Decode::answer(Source::ofText($capture), (object) $options)), true);
     foreach ($answer['first_frames'] as $k => $frame) {
         unset($answer['first_frames'][$k]['offset']);
     }

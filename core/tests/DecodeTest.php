@@ -10,13 +10,13 @@ use Linguator\Core\Document\Schemas;
 use Linguator\Core\StandIn\Recording;
 use Linguator\Core\StandIn\StandInOptions;
 use Linguator\Core\Tests\CaptureCase;
-use Linguator\Core\Verb\DecodeVerb;
+use Linguator\Core\Tests\Decode;
 
 /** The answer of the verb, held against its schema. */
 function decoded(string $capture, array $options = []): stdClass
 {
     $schemas = new Schemas;
-    $answer = Json::decode(Json::compact((new DecodeVerb($schemas))(Source::ofText($capture), (object) $options)));
+    $answer = Json::decode(Json::compact(Decode::answer(Source::ofText($capture), (object) $options)));
     $schemas->check($answer, 'verbs/decode.out.json');
 
     return $answer;
@@ -277,9 +277,9 @@ it('stops when it is told to, and tells how far it is', function () {
     $stream = fopen('php://memory', 'w+b');
     fwrite($stream, sent('csv', ['format' => 's100i', 'seconds' => 3]));
     $far = [];
-    (new DecodeVerb(new Schemas))(new Source($stream, function (int $bytes) use (&$far) {
+    Decode::answer(new Source($stream, function (int $bytes) use (&$far) {
         $far[] = $bytes;
     }), (object) []);
     expect(max($far))->toBe((new Source($stream))->size());
-    expect(fn () => (new DecodeVerb(new Schemas))(new Source($stream, fn () => throw new RuntimeException('enough')), (object) []))->toThrow('enough');
+    expect(fn () => Decode::answer(new Source($stream, fn () => throw new RuntimeException('enough')), (object) []))->toThrow('enough');
 });

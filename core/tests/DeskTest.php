@@ -17,8 +17,8 @@ use Linguator\Core\Signal\DeskView;
 use Linguator\Core\Signal\UnknownFrame;
 use Linguator\Core\StandIn\Recording;
 use Linguator\Core\StandIn\StandInOptions;
+use Linguator\Core\Tests\Decode;
 use Linguator\Core\Tests\Frames;
-use Linguator\Core\Verb\DecodeVerb;
 
 function deskOf(string $capture): array
 {
@@ -104,9 +104,9 @@ it('drafts a card for a format that nobody knows, and the draft reads it as it s
     expect($desk['sentence'])->toBe('This is none of the formats known here.')->and($desk['card_draft'])->not->toBeNull();
 
     $draft = FormatCardText::value($desk['card_draft']);
-    $answer = json_decode(Json::compact((new DecodeVerb(new Schemas))(Source::ofText($capture), (object) ['card' => $draft])), true);
+    $answer = json_decode(Json::compact(Decode::answer(Source::ofText($capture), (object) ['card' => $draft])), true);
     expect($answer['format'])->toBe('my-format', $desk['card_draft'])->and($answer['frames'])->toMatchArray(['good' => 150, 'bad' => 0]);
-    $known = json_decode(Json::compact((new DecodeVerb(new Schemas, [$card]))(Source::ofText($capture), new stdClass)), true);
+    $known = json_decode(Json::compact(Decode::answer(Source::ofText($capture), new stdClass, [$card])), true);
     expect($known['format'])->toBe('stranger')->and(array_column($answer['channels'], 'max_us'))->toBe(array_column($known['channels'], 'max_us'))
         ->and(array_column($answer['channels'], 'mean_us'))->toBe(array_column($known['channels'], 'mean_us'));
     if ($kind === CaptureKind::Csv) {

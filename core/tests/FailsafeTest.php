@@ -3,9 +3,12 @@
 declare(strict_types=1);
 
 use Linguator\Core\Document\Schemas;
+use Linguator\Core\Failsafe\FailsafeMode;
 use Linguator\Core\Failsafe\FailsafeReview;
-use Linguator\Core\Rig\FailsafeChange;
+use Linguator\Core\Failsafe\SetBy;
 use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Steps\Failsafe\SetFailsafe;
+use Linguator\Core\Steps\Failsafe\TestFailsafe;
 use Linguator\Core\Tests\DemoRigs;
 use Linguator\Core\Verb\Verbs;
 
@@ -75,9 +78,9 @@ it('agrees with rules written out by hand for every way to set it, mode, craft a
 it('goes stale with every change of direction, travel, order, receiver or receiver number, and only with those', function (array $change, bool $stale) {
     $rig = DemoRigs::get('avocet');
     $changed = DemoRigs::changed($rig, RigPatch::of((array) json_decode(json_encode($change))));
-    $codes = array_map(fn ($finding) => $finding->code, (new FailsafeReview($changed))->hops[0]->findings());
+    $codes = array_map(fn ($finding) => $finding->code->value, (new FailsafeReview($changed))->hops[0]->findings()->all);
     expect(in_array('F5', $codes, true))->toBe($stale)->and(in_array('F6', $codes, true))->toBe($stale);
-    expect(array_map(fn ($finding) => $finding->code, (new FailsafeReview($rig))->hops[0]->findings()))->toBe(['F8']);
+    expect(array_map(fn ($finding) => $finding->code->value, (new FailsafeReview($rig))->hops[0]->findings()->all))->toBe(['F8']);
 })->with([
     'order' => [['settings.order' => 'TAER'], true],
     'remapping' => [['settings.remap' => ['brack-m4' => false]], true],
@@ -93,12 +96,12 @@ it('stops the relay until its first hop is mended and tested', function () {
     $rig = DemoRigs::get('oystercatcher');
     $severities = fn ($rig): array => array_map(fn ($hop) => $hop->severity()->value, (new FailsafeReview($rig))->hops);
     expect($severities($rig))->toBe(['stop', 'ok']);
-    $rig = DemoRigs::changed($rig, (new FailsafeChange($rig, new FailsafeReview($rig)))->set(1, 'none', 'button', null, '2026-11-24T10:00:00Z'));
+    $rig = DemoRigs::did($rig, new SetFailsafe(1, FailsafeMode::None, SetBy::Button));
     // The long-range module goes on with its last values when nothing comes in: silence does not help here.
     expect((new FailsafeReview($rig))->hops[0]->outcome()->value)->toBe('holds_last');
-    $rig = DemoRigs::changed($rig, (new FailsafeChange($rig, new FailsafeReview($rig)))->set(1, 'stored', 'button', [1500, 1500, 1500, 1500], '2026-11-24T10:01:00Z'));
-    expect($severities($rig))->toBe(['stop', 'ok'])->and((new FailsafeReview($rig))->hops[0]->findings()[0]->code)->toBe('F7');
-    $rig = DemoRigs::changed($rig, (new FailsafeChange($rig, new FailsafeReview($rig)))->tested(1, true, 'motor stopped', 'Tern', '2026-11-24T10:05:00Z'));
+    $rig = DemoRigs::did($rig, new SetFailsafe(1, FailsafeMode::Stored, SetBy::Button, [1500, 1500, 1500, 1500]));
+    expect($severities($rig))->toBe(['stop', 'ok'])->and((new FailsafeReview($rig))->hops[0]->findings()->all[0]->code->value)->toBe('F7');
+    $rig = DemoRigs::did($rig, new TestFailsafe(1, true, 'motor stopped', 'Tern'));
     expect($severities($rig))->toBe(['ok', 'ok']);
 });
 

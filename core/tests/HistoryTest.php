@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Linguator\Core\Tests;
 
 use Linguator\Core\Document\DocumentError;
-use Linguator\Core\Readiness\CheckKind;
-use Linguator\Core\Rig\CheckChange;
+use Linguator\Core\Proof\CheckKind;
+use Linguator\Core\Proof\CheckMade;
 use Linguator\Core\Rig\EntryChange;
 use Linguator\Core\Rig\ListChange;
 use Linguator\Core\Rig\RigDocument;
@@ -70,12 +70,12 @@ it('finds a rig with growing and changing lists again at every moment, undone an
             $undo = mt_rand(0, 4) === 0 ? (new RigLog($entries))->lastStanding() : null;
             $patch = match (true) {
                 $undo !== null => (new RigLog($entries))->takingBack($undo, $document),
-                mt_rand(0, 1) === 0 => (new CheckChange(RigDocument::of($document)))->made(CheckKind::Range, null, true, null, "at $k m", 'Wren', '2026-11-28T10:00:00Z'),
+                mt_rand(0, 1) === 0 => (new CheckMade(CheckKind::Range, null, true, null, "at $k m", 'Wren', '2026-11-28T10:00:00Z'))->on(RigDocument::of($document)),
                 mt_rand(0, 2) === 0 => RigPatch::of([], [['settings.channels', 'settings.switches', 'checks'][mt_rand(0, 2)]]),
                 default => RigPatch::of(['settings.channels' => someItems(5), 'settings.memory' => $k]),
             };
             $result = $patch->apply($document);
-            $entries[] = entryOf($result, $undo === null ? RigLog::CHANGE : RigLog::UNDO, $undo);
+            $entries[] = entryOf($result, $undo === null ? 'change' : 'undo', $undo);
             $document = $result['document'];
             $states[] = $document;
         }
@@ -118,7 +118,7 @@ it('judges a rig of many years by its face as by the whole of it', function (str
     mt_srand(5);
     foreach (range(1, 120) as $k) {
         $kind = CheckKind::cases()[mt_rand(0, count(CheckKind::cases()) - 1)];
-        $document = (new CheckChange(RigDocument::of($document)))->made($kind, $kind->isPerHop() ? mt_rand(1, 2) : null, mt_rand(0, 9) > 0, null, "seen $k", 'Wren', sprintf('2026-01-01T10:%02d:00Z', $k % 60))->apply($document)['document'];
+        $document = (new CheckMade($kind, $kind->isPerHop() ? mt_rand(1, 2) : null, mt_rand(0, 9) > 0, null, "seen $k", 'Wren', sprintf('2026-01-01T10:%02d:00Z', $k % 60)))->on(RigDocument::of($document))->apply($document)['document'];
         $document->measurements[] = (object) ['at' => '2026-01-01T10:00:00Z', 'channel' => mt_rand(1, 4), 'lo_us' => 1000 + mt_rand(0, 600), 'mid_us' => 1500, 'hi_us' => 1990 + mt_rand(0, 9), 'settings' => (object) ['lo_pct' => mt_rand(0, 1) === 0 ? 100 : 90, 'hi_pct' => 100, 'subtrim' => 0]];
         if ($k % 20 === 0) {
             $document->sign_offs[] = (object) ['at' => '2026-01-02T10:00:00Z', 'by' => 'Wren', 'made_with' => (object) ['order' => 'AETR']];

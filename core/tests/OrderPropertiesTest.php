@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Eris\Generators;
 use Eris\TestTrait;
 use Linguator\Core\Channel\ChannelOrder;
+use Linguator\Core\Channel\FixPlace;
 use Linguator\Core\Channel\InvalidChannelOrder;
 use Linguator\Core\Channel\OrderFixes;
 use Linguator\Core\Channel\OrderTrace;
@@ -44,13 +45,13 @@ it('makes the trace correct by any fix it proposes', function () {
             $fixes = OrderFixes::for($trace, $kind, new OrderTrace($from, $to));
             expect($fixes === [])->toBe($trace->isCorrect());
             foreach ($fixes as $fix) {
-                $mended = match ($fix['at']) {
-                    'handset' => new OrderTrace(ChannelOrder::of($fix['order']), $to, [$remap]),
-                    'controller' => new OrderTrace($from, ChannelOrder::of($fix['order']), [$remap]),
-                    'module' => new OrderTrace($from, $to),
-                    'plugs' => new OrderTrace($from, ChannelOrder::fromChannels(array_column(array_map(fn ($row) => [$row['pin'], Linguator\Core\Channel\Letter::from($row['letter'])], $fix['table']), 1, 0)), [$remap]),
+                $mended = match ($fix->at) {
+                    FixPlace::Handset => new OrderTrace($fix->order, $to, [$remap]),
+                    FixPlace::Controller => new OrderTrace($from, $fix->order, [$remap]),
+                    FixPlace::Module => new OrderTrace($from, $to),
+                    FixPlace::Plugs => new OrderTrace($from, ChannelOrder::fromChannels(array_column($fix->table, 'letter', 'pin')), [$remap]),
                 };
-                expect($mended->isCorrect())->toBeTrue("{$fix['at']} for $handset, $expects to $sends, $reader");
+                expect($mended->isCorrect())->toBeTrue("{$fix->at->value} for $handset, $expects to $sends, $reader");
             }
         }
     });

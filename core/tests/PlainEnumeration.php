@@ -9,6 +9,8 @@ use Linguator\Core\Chain\Path;
 use Linguator\Core\Chain\PathRules;
 use Linguator\Core\Chain\PlanRequest;
 use Linguator\Core\Chain\WireJoiner;
+use Linguator\Core\Finding\Code;
+use Linguator\Core\Finding\Findings;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Receiver;
 
@@ -115,7 +117,7 @@ final class PlainEnumeration
 
     private function isDestroyed(Box $box): bool
     {
-        return PathRules::feed($box, $this->request->craft->feedsV)?->code === 'P1';
+        return PathRules::feed($box, $this->request->craft->feedsV)?->code === Code::P1;
     }
 
     private function take(array $boxes, array $couplings): void
@@ -127,7 +129,7 @@ final class PlainEnumeration
                 array_push($findings, ...PathRules::reserved($box, $this->request->functions, $this->request->channels));
             }
             $feed = $k >= $lastReceiver && $k < count($boxes) - 1 ? PathRules::feed($box, $this->request->craft->feedsV) : null;
-            if ($feed?->code === 'P1') {
+            if ($feed?->code === Code::P1) {
                 return;
             }
             if ($feed !== null) {
@@ -145,7 +147,7 @@ final class PlainEnumeration
             $combinations = $longer;
         }
         foreach ($combinations as $combination) {
-            $path = new Path($combination, $findings);
+            $path = new Path($combination, Findings::of(...$findings));
             $key = implode(' ', $path->ids());
             if (! isset($this->paths[$key]) || $path->compare($this->paths[$key]) < 0) {
                 $this->paths[$key] = $path;

@@ -25,11 +25,11 @@ it('agrees with plain enumeration on small random shelves', function (bool $rela
             'allow_relay' => $relay, 'through' => $through]);
         $expected = array_slice(PlainEnumeration::paths($request), 0, PathSearch::BEST);
         $found = PathSearch::best($request);
-        $shown = static fn (array $paths): string => json_encode(array_map(static fn (Path $path): array => [$path->ids(), $path->cost, $path->toArray()], $paths));
+        $shown = static fn (array $paths): string => json_encode(array_map(static fn (Path $path): array => [$path->ids(), $path->cost, $path->jsonSerialize()], $paths));
         expect($shown($found))->toBe($shown($expected), "seed $seed");
         $withPaths += $found === [] ? 0 : 1;
         foreach ($found as $path) {
-            expect(array_column($path->findings(), 'severity'))->not->toContain(Severity::Stop);
+            expect(array_column($path->findings()->all, 'severity'))->not->toContain(Severity::Stop);
         }
     }
     expect($withPaths)->toBeGreaterThan(60);

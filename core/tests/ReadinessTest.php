@@ -2,21 +2,22 @@
 
 declare(strict_types=1);
 
+use Linguator\Core\Document\Plain;
 use Linguator\Core\Document\Schemas;
-use Linguator\Core\Readiness\CheckKind;
-use Linguator\Core\Rig\CheckChange;
+use Linguator\Core\Proof\CheckKind;
+use Linguator\Core\Proof\ProofState;
+use Linguator\Core\Readiness\MakeCheck;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigHistory;
 use Linguator\Core\Rig\RigLog;
 use Linguator\Core\Rig\RigPatch;
-use Linguator\Core\Rig\RigReview;
 use Linguator\Core\Tests\DemoRigs;
 use Linguator\Core\Verb\Verbs;
 
 /** @return array<string, string> By check. */
 function checkStates(RigDocument $rig): array
 {
-    return array_column((new RigReview($rig))->readiness()->toArray()['checks'], 'state', 'check');
+    return array_column(Plain::object(DemoRigs::readiness($rig)->shown())['checks'], 'state', 'check');
 }
 
 function withSet(RigDocument $rig, array $set): RigDocument
@@ -56,22 +57,22 @@ it('makes stale exactly the checks that depend on a setting, and whole again whe
     sort($lost);
     sort($stale);
     expect($lost)->toBe($stale);
-    expect((new RigReview($changed))->readiness()->signOff()->state)->toBe($stale === [] ? 'holds' : 'stale');
+    expect(DemoRigs::readiness($changed)->signOff()->state)->toBe($stale === [] ? ProofState::Holds : ProofState::Stale);
     $back = DemoRigs::changed($changed, RigPatch::takingBack($result['before'], $result['after']));
-    expect(checkStates($back))->toBe($before)->and((new RigReview($back))->readiness()->signOff()->state)->toBe('holds');
+    expect(checkStates($back))->toBe($before)->and(DemoRigs::readiness($back)->signOff()->state)->toBe(ProofState::Holds);
 })->with('changes');
 
 it('says what to redo in the order of the job, with the reason and the day', function () {
     $rig = withSet(DemoRigs::get('avocet'), ['settings.order' => 'TAER', 'settings.antenna' => 'in the fin']);
     $rig->document->log = [...$rig->node()->items('log'), (object) ['at' => '2026-11-22T09:00:00Z', 'kind' => 'change', 'before' => (object) ['settings.order' => 'AETR'], 'after' => (object) ['settings.order' => 'TAER']]];
-    $redo = (new RigReview(RigDocument::of($rig->document)))->readiness()->redo();
+    $redo = Plain::of(DemoRigs::readiness(RigDocument::of($rig->document))->redo());
     expect(array_column($redo, 'check'))->toBe(['order', 'direction', 'failsafe_set', 'failsafe_tested', 'antenna', 'range'])
         ->and($redo[0]['because'])->toBe("the handset's order changed from AETR to TAER on 22 Nov 2026");
 });
 
 it('needs no range check of what stays within one room, nor switches where there are none', function () {
     $rig = withSet(DemoRigs::get('avocet'), ['craft.indoors' => true, 'settings.antenna' => 'x', 'settings.switches' => []]);
-    $required = array_column((new RigReview($rig))->readiness()->toArray()['checks'], 'required', 'check');
+    $required = array_column(Plain::object(DemoRigs::readiness($rig)->shown())['checks'], 'required', 'check');
     expect($required['range'])->toBeFalse()->and($required['switches'])->toBeFalse()->and($required['antenna'])->toBeTrue();
 });
 
@@ -86,8 +87,8 @@ it('answers a script, and refuses an id in place of a card', function () {
 
 it('a check that failed is not ready, however often it held before', function () {
     $rig = DemoRigs::get('avocet');
-    $failed = DemoRigs::changed($rig, (new CheckChange($rig))->made(CheckKind::Range, null, false, null, 'rudder twitched', 'Wren', '2026-11-24T10:00:00Z'));
-    expect(checkStates($failed)['range'])->toBe('failed')->and((new RigReview($failed))->readiness()->isReady())->toBeFalse();
+    $failed = DemoRigs::did($rig, new MakeCheck(CheckKind::Range, false, 'rudder twitched', 'Wren'));
+    expect(checkStates($failed)['range'])->toBe('failed')->and(DemoRigs::readiness($failed)->isReady())->toBeFalse();
 });
 
 it('finds a rig again at every moment of a random history', function () {

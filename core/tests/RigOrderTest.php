@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 use Linguator\Core\Channel\Letter;
 use Linguator\Core\Document\DocumentError;
-use Linguator\Core\Rig\OrderCheck;
-use Linguator\Core\Rig\OrderObservation;
-use Linguator\Core\Rig\OrderReview;
+use Linguator\Core\Document\Plain;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
-use Linguator\Core\Rig\RigReview;
-use Linguator\Core\Rig\WiringReview;
+use Linguator\Core\Steps\Order\MendOrder;
+use Linguator\Core\Steps\Order\OrderCheck;
+use Linguator\Core\Steps\Order\OrderObservation;
+use Linguator\Core\Steps\Order\OrderReview;
+use Linguator\Core\Steps\Order\Seen;
+use Linguator\Core\Steps\Wiring\WiringReview;
 use Linguator\Core\Tests\DemoRigs;
 
 /** Some order of the four letters. */
@@ -27,7 +29,7 @@ function ordered(string $name, array $set): RigDocument
 
 function orderOf(RigDocument $rig): OrderReview
 {
-    return OrderReview::of($rig, (new RigReview($rig))->chain());
+    return new OrderReview($rig);
 }
 
 /**
@@ -60,23 +62,24 @@ it('judges any order as the rules do, and every fix it offers mends it', functio
         foreach (Letter::cases() as $letter) {
             expect($order->channelOf($letter->functionName()))->toBe($arriving[$letter->value]);
         }
-        $fixes = $order->toArray()['fixes'];
+        $fixes = $order->fixes();
         expect($fixes === [])->toBe($expected);
         $wrong += $expected ? 0 : 1;
         foreach ($fixes as $fix) {
-            $after = orderOf(DemoRigs::changed($rig, RigPatch::of((array) $fix['set'])));
-            expect($after->isRight())->toBeTrue("$handset to $reader by the {$fix['at']}");
-            $mended[$fix['at']] = ($mended[$fix['at']] ?? 0) + 1;
+            $at = $fix->fix->at;
+            $after = orderOf(DemoRigs::did($rig, new MendOrder($at, $fix->module)));
+            expect($after->isRight())->toBeTrue("$handset to $reader by the $at->value");
+            $mended[$at->value] = ($mended[$at->value] ?? 0) + 1;
         }
         // One plug for each function, in the pin where it arrives.
-        $table = array_column($order->toArray()['plugs'] ?? [], 'pin', 'letter');
+        $table = array_column(Plain::of($order->shown()->plugs) ?? [], 'pin', 'letter');
         expect($table)->toBe($isDunlin ? [] : array_replace(['A' => 0, 'E' => 0, 'T' => 0, 'R' => 0], $arriving));
     }
     expect($wrong)->toBeGreaterThan(15)->and(array_keys($mended))->toContain('handset', 'controller', 'plugs');
 });
 
 it('offers to switch the remapping only where that alone makes it right', function (string $handset, bool $isOn, ?bool $offered) {
-    $fixes = orderOf(ordered('avocet', ['settings.order' => $handset, 'settings.remap.brack-m4' => $isOn]))->toArray()['fixes'];
+    $fixes = Plain::of(orderOf(ordered('avocet', ['settings.order' => $handset, 'settings.remap.brack-m4' => $isOn]))->fixes());
     expect(array_column($fixes, 'remap', 'at')['module'] ?? null)->toBe($offered);
 })->with([
     'off, and wanted' => ['AETR', false, true],
@@ -93,7 +96,7 @@ it('compares what moved with what should, and says what explains it', function (
         $order = orderOf(ordered('avocet', ['settings.order' => $handset, 'settings.remap.brack-m4' => $isRemapped, 'settings.plugs' => 'labels']));
         // What really is in the handset and the module.
         [$really, $isReally] = [mt_rand(0, 1) === 1 ? $handset : someOrder(), mt_rand(0, 1) === 1 ? $isRemapped : ! $isRemapped];
-        $seen = array_map(fn (int $channel): array => ['channel' => $channel, 'reversed' => false], arriving($really, $isReally));
+        $seen = array_map(fn (int $channel): Seen => new Seen($channel, false), arriving($really, $isReally));
         $check = OrderCheck::of($order, $seen);
         $isAsSet = arriving($really, $isReally) == arriving($handset, $isRemapped);
         expect($check->passes())->toBe($isAsSet && $order->isRight());
@@ -116,25 +119,25 @@ it('compares what moved with what should, and says what explains it', function (
 
 it('says that nothing moved, that one stick is dead, and what a stranger stick is', function () {
     $order = orderOf(DemoRigs::get('avocet'));
-    $none = ['channel' => null, 'reversed' => null];
+    $none = new Seen(null);
     $dead = OrderCheck::of($order, ['A' => $none, 'E' => $none, 'T' => $none, 'R' => $none]);
     expect($dead->sentence())->toBe('Nothing moved at all: the link is down, or the reader takes the wire for another format.')->and($dead->explanation())->toBeNull()->and($dead->passes())->toBeFalse();
-    $one = OrderCheck::of($order, ['R' => $none] + OrderObservation::fromSight($order, ['A' => 'A', 'E' => 'E', 'T' => 'T']));
+    $one = OrderCheck::of($order, ['R' => $none] + OrderObservation::fromSight($order, (object) ['A' => 'A', 'E' => 'E', 'T' => 'T']));
     expect($one->sentence())->toBe('Stick R moved nothing instead of channel 4.');
     expect(fn () => OrderCheck::of($order, ['A' => $none]))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('seen.E'));
-    expect(fn () => OrderObservation::fromSight($order, ['X' => 'A']))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('moved.X'));
-    expect(fn () => OrderObservation::fromSight($order, ['A' => 'flap']))->toThrow(fn (DocumentError $error) => expect($error->getMessage())->toContain('"flap"')->toContain('A, E, T, R'));
-    $check = OrderObservation::asCheck($one, $order, '2026-11-25T10:00:00Z');
-    expect($check)->result->toBe('fail')->expected->toBe('A on 2, E on 3, T on 1, R on 4')->observed->toBe('A on 2, E on 3, T on 1, R on none');
+    expect(fn () => OrderObservation::fromSight($order, (object) ['X' => 'A']))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('moved.X'));
+    expect(fn () => OrderObservation::fromSight($order, (object) ['A' => 'flap']))->toThrow(fn (DocumentError $error) => expect($error->getMessage())->toContain('"flap"')->toContain('A, E, T, R'));
+    $check = $one->made('2026-11-25T10:00:00Z');
+    expect($check)->passed->toBeFalse()->expected->toBe('A on 2, E on 3, T on 1, R on 4')->observed->toBe('A on 2, E on 3, T on 1, R on none');
 });
 
 it('takes what was seen from the plugs where the plugs have been moved', function () {
     $rig = ordered('avocet', ['settings.remap.brack-m4' => false, 'settings.plugs' => 'arrival']);
     $order = orderOf($rig);
     expect($order->isRight())->toBeTrue()->and($order->isMendedByPlugs())->toBeTrue();
-    $check = OrderCheck::of($order, OrderObservation::fromSight($order, ['A' => 'A', 'E' => 'E', 'T' => 'T', 'R' => 'R']));
+    $check = OrderCheck::of($order, OrderObservation::fromSight($order, (object) ['A' => 'A', 'E' => 'E', 'T' => 'T', 'R' => 'R']));
     expect($check->passes())->toBeTrue();
-    $rows = array_column(WiringReview::of($rig, (new RigReview($rig))->chain(), $order)->wires()[1]['rows'], 'from_pin', 'carries');
+    $rows = array_column((new WiringReview($rig, $order))->wires[1]->rows, 'fromPin', 'carries');
     expect($rows)->toBe(['aileron' => 'pin 1, marked T', 'elevator' => 'pin 2, marked A', 'throttle' => 'pin 3, marked E', 'rudder' => 'pin 4, marked R', 'flap' => 'pin 6, marked X']);
 });
 

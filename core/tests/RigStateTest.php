@@ -2,14 +2,15 @@
 
 declare(strict_types=1);
 
-use Linguator\Core\Chain\MissText;
+use Linguator\Core\Bench\RigPlan;
+use Linguator\Core\Chain\Miss;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Schemas;
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Rig\PlaceNames;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigLog;
 use Linguator\Core\Rig\RigPatch;
-use Linguator\Core\Rig\RigPlan;
 use Linguator\Core\Tests\DemoRigs;
 use Linguator\Core\Tests\RandomShelf;
 use Linguator\Core\Verb\Verbs;
@@ -90,8 +91,8 @@ it('has a sentence and a remedy for everything that keeps two boxes apart', func
     $codes = array_unique([...$codes, 'M1', 'M3', 'M8', 'M9', 'M10', 'M11', 'M12', 'M14', 'M15', 'P1']);
     expect(count($codes))->toBeGreaterThan(9);
     foreach ($codes as $code) {
-        $text = MissText::of($code, 'Left box', 'Right box');
-        expect($text['code'])->toBe($code)->and($text['message'])->toContain('Left box')->and($text['change'])->not->toBe('');
+        $text = Miss::of(Code::from($code), 'Left box', 'Right box');
+        expect($text->code->value)->toBe($code)->and($text->message)->toContain('Left box')->and($text->change)->not->toBe('');
     }
 });
 
@@ -104,7 +105,7 @@ it('undoes and redoes as far as the history goes, whatever the steps', function 
         for ($k = 0; $k < 12; $k++) {
             [$place, $value] = [['settings.memory', mt_rand(1, 30)], ['settings.order', ['AETR', 'TAER', 'RTEA'][mt_rand(0, 2)]], ['settings.stick_mode', mt_rand(1, 4)], ['craft.note', 'note '.mt_rand()]][mt_rand(0, 3)];
             $done = (mt_rand(0, 3) === 0 ? RigPatch::of([], [$place]) : RigPatch::of([$place => $value]))->apply($document);
-            $entries[] = (object) ['kind' => RigLog::CHANGE, 'before' => $done['before'], 'after' => $done['after']];
+            $entries[] = (object) ['kind' => 'change', 'before' => $done['before'], 'after' => $done['after']];
             $document = $done['document'];
             $states[] = $document;
         }
@@ -114,13 +115,13 @@ it('undoes and redoes as far as the history goes, whatever the steps', function 
             $back = $log->takingBack($k, $document)->apply($document);
             $document = $back['document'];
             expect(RigPatch::same($document, $states[$k]))->toBeTrue();
-            $entries[] = (object) ['kind' => RigLog::UNDO, 'undoes' => $k, 'before' => $back['before'], 'after' => $back['after']];
+            $entries[] = (object) ['kind' => 'undo', 'undoes' => $k, 'before' => $back['before'], 'after' => $back['after']];
         }
         expect((new RigLog($entries))->lastStanding())->toBeNull();
         // Taking the last undo back is doing the first change again.
         $again = (new RigLog($entries))->takingBack(count($entries) - 1, $document)->apply($document);
         expect(RigPatch::same($again['document'], $states[1]))->toBeTrue();
-        $entries[] = (object) ['kind' => RigLog::UNDO, 'undoes' => count($entries) - 1, 'before' => $again['before'], 'after' => $again['after']];
+        $entries[] = (object) ['kind' => 'undo', 'undoes' => count($entries) - 1, 'before' => $again['before'], 'after' => $again['after']];
         expect((new RigLog($entries))->isStanding(0))->toBeTrue()->and((new RigLog($entries))->lastStanding())->toBe(0);
     }
 });

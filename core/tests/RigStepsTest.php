@@ -2,16 +2,25 @@
 
 declare(strict_types=1);
 
+use Linguator\Core\Bench\Intents;
 use Linguator\Core\Channel\Assignment;
+use Linguator\Core\Channel\FunctionChannel;
+use Linguator\Core\Channel\Functions;
 use Linguator\Core\Document\DocumentError;
-use Linguator\Core\Rig\BindChange;
-use Linguator\Core\Rig\HandsetReview;
+use Linguator\Core\Document\Plain;
+use Linguator\Core\Document\Schemas;
+use Linguator\Core\Finding\Code;
+use Linguator\Core\Rig\OtherRig;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
-use Linguator\Core\Rig\RigReview;
-use Linguator\Core\Rig\TravelChange;
-use Linguator\Core\Rig\TravelDrafts;
-use Linguator\Core\Rig\TravelReview;
+use Linguator\Core\Steps\Handset\HandsetReview;
+use Linguator\Core\Steps\Travel\CopySettings;
+use Linguator\Core\Steps\Travel\KeepReading;
+use Linguator\Core\Steps\Travel\TakeSettings;
+use Linguator\Core\Steps\Travel\TellSubtrimModel;
+use Linguator\Core\Steps\Travel\TravelDrafts;
+use Linguator\Core\Steps\Travel\TravelReview;
+use Linguator\Core\Steps\Travel\TravelState;
 use Linguator\Core\Tests\DemoRigs;
 use Linguator\Core\Travel\Reading;
 use Linguator\Core\Travel\SubtrimModel;
@@ -24,7 +33,7 @@ function patched(RigDocument $rig, array $set): RigDocument
 
 function travelOf(RigDocument $rig, array $drafts = []): TravelReview
 {
-    return new TravelReview($rig, (new RigReview($rig))->chain(), TravelDrafts::of($rig, (array) json_decode(json_encode($drafts)))->sound);
+    return new TravelReview($rig, TravelDrafts::of($rig, (object) json_decode(json_encode((object) $drafts)))->sound);
 }
 
 function stateOf(RigDocument $rig, string $step): string
@@ -37,25 +46,25 @@ it('cuts the tiny glider to 78.1 %, and stops until it is cut', function () {
     expect(stateOf($rig, 'travel'))->toBe('stop');
     $solution = travelOf($rig)->row(1)->solution();
     expect($solution->settings->loPct)->toBe(78.1)->and($solution->settings->hiPct)->toBe(78.1);
-    expect(travelOf($rig)->row(1)->findings()[0]->code)->toBe('T1');
+    expect(travelOf($rig)->row(1)->findings()->all[0]->code)->toBe(Code::T1);
 
-    $rig = DemoRigs::changed($rig, (new TravelChange($rig))->take(travelOf($rig), [1]));
-    expect(travelOf($rig)->row(1)->state())->toBe('set')->and(stateOf($rig, 'travel'))->toBe('attention');
+    $rig = DemoRigs::did($rig, new TakeSettings([1]));
+    expect(travelOf($rig)->row(1)->state())->toBe(TravelState::Set)->and(stateOf($rig, 'travel'))->toBe('attention');
 
-    $rig = DemoRigs::changed($rig, (new TravelChange($rig))->reading(1, Reading::of(1100, 1500, 1900), 0.5, 'servo tester', '2026-11-22T10:00:00Z'));
-    expect(travelOf($rig)->row(1)->state())->toBe('confirmed');
+    $rig = DemoRigs::did($rig, new KeepReading(1, Reading::of(1100, 1500, 1900), 0.5, 'servo tester'));
+    expect(travelOf($rig)->row(1)->state())->toBe(TravelState::Confirmed);
 
     // The other two on the same gimbals get the same ends; each is still to be read.
-    $rig = DemoRigs::changed($rig, (new TravelChange($rig))->copy(1, [2, 4]));
-    expect(travelOf($rig)->row(2)->now()->loPct)->toBe(78.1)->and(travelOf($rig)->row(2)->state())->toBe('open');
+    $rig = DemoRigs::did($rig, new CopySettings(1, [2, 4]));
+    expect(travelOf($rig)->row(2)->now()->loPct)->toBe(78.1)->and(travelOf($rig)->row(2)->state())->toBe(TravelState::Open);
 });
 
 it('says what explains a second reading that is not as predicted', function (float $lo, float $mid, float $hi, string $says, ?string $model) {
     $rig = DemoRigs::get('dunlin');
-    $rig = DemoRigs::changed($rig, (new TravelChange($rig))->take(travelOf($rig), [4]));
-    $rig = DemoRigs::changed($rig, (new TravelChange($rig))->reading(4, Reading::of($lo, $mid, $hi), null, '', '2026-11-24T10:00:00Z'));
-    $row = travelOf($rig)->row(4)->toArray();
-    expect($row['state'])->toBe('residue')->and($row['explanation'])->toContain($says)->and($row['explains_model'])->toBe($model);
+    $rig = DemoRigs::did($rig, new TakeSettings([4]));
+    $rig = DemoRigs::did($rig, new KeepReading(4, Reading::of($lo, $mid, $hi)));
+    $row = travelOf($rig)->row(4)->shown();
+    expect($row->state)->toBe(TravelState::Residue)->and($row->explanation)->toContain($says)->and($row->explainsModel?->value)->toBe($model);
 })->with([
     // Set: 94.3 / 101.2 %, sub-trim −18, read before at 100 / 100, 0 as 988 / 1518 / 2012.
     'nothing was entered' => [988, 1518, 2012, 'old settings', null],
@@ -66,32 +75,31 @@ it('says what explains a second reading that is not as predicted', function (flo
 
 it('writes the sub-trim model on the rig\'s own copy of the card', function () {
     $rig = DemoRigs::get('dunlin');
-    $changed = DemoRigs::changed($rig, (new TravelChange($rig))->model(SubtrimModel::Pivot));
+    $changed = DemoRigs::did($rig, new TellSubtrimModel(SubtrimModel::Pivot));
     expect($changed->cards[0]->node()->node('scale')->text('subtrim_model'))->toBe('pivot')->and($rig->cards[0]->node()->node('scale')->text('subtrim_model'))->toBe('after');
 });
 
 it('turns a direction round and says where reversals hide', function () {
     $rig = DemoRigs::get('dunlin');
-    $review = new TravelReview($rig, (new RigReview($rig))->chain(), TravelDrafts::reversing($rig, [4])->sound);
-    $rig = DemoRigs::changed($rig, (new TravelChange($rig))->take($review, [4]));
+    $rig = DemoRigs::did($rig, new TakeSettings([4], [4]));
     expect(travelOf($rig)->row(4)->now()->reversed)->toBeTrue();
     $channels = array_map(fn ($entry) => ['weight' => -100] + (array) $entry, $rig->node()->node('settings')->items('channels'));
-    expect(travelOf(patched($rig, ['settings.channels' => $channels]))->row(4)->toArray()['hidden'])->toContain('cancel out');
+    expect(travelOf(patched($rig, ['settings.channels' => $channels]))->row(4)->shown()->hidden)->toContain('cancel out');
 });
 
 it('follows the school that leaves the handset alone', function () {
     $rig = patched(DemoRigs::get('dunlin'), ['settings.school' => 'leave']);
-    $travel = travelOf($rig)->toArray();
-    expect(array_unique(array_column($travel['rows'], 'state')))->toBe(['confirmed'])->and($travel['controller_range'])->toBe(['lo' => 1085.0, 'hi' => 2012.0]);
+    $travel = travelOf($rig)->shown();
+    expect(array_filter($travel->rows, fn ($row): bool => $row->state !== TravelState::Confirmed))->toBe([])->and($travel->rows)->not->toBe([])->and([$travel->controllerRange->lo, $travel->controllerRange->hi])->toBe([1085.0, 2012.0]);
     // The thresholds still count: it cannot arm as it is.
     expect(stateOf($rig, 'travel'))->toBe('attention');
 });
 
 it('judges readings while they are typed, one bad row without spoiling the rest', function () {
     $rig = DemoRigs::get('dunlin');
-    $drafts = TravelDrafts::of($rig, (array) json_decode('{"1":{"lo":1000,"mid":1500,"hi":2000},"3":{"lo":1500,"mid":1400,"hi":2000},"4":{"lo":1e6,"mid":1500,"hi":2000},"2":{"lo":"x","mid":1,"hi":2}}'));
-    expect(array_keys($drafts->sound))->toBe([1])->and(array_map(fn ($problem) => $problem['path'], $drafts->problems))->toBe([3 => 'drafts.3.mid', 4 => 'drafts.4.lo', 2 => 'drafts.2.lo']);
-    expect(travelOf($rig, ['1' => ['lo' => 1000, 'mid' => 1500, 'hi' => 2000]])->row(1)->state())->toBe('confirmed');
+    $drafts = TravelDrafts::of($rig, json_decode('{"1":{"lo":1000,"mid":1500,"hi":2000},"3":{"lo":1500,"mid":1400,"hi":2000},"4":{"lo":1e6,"mid":1500,"hi":2000},"2":{"lo":"x","mid":1,"hi":2}}'));
+    expect(array_keys($drafts->sound))->toBe([1])->and(array_map(fn ($problem) => $problem->path, $drafts->problems))->toBe([3 => 'drafts.3.mid', 4 => 'drafts.4.lo', 2 => 'drafts.2.lo']);
+    expect(travelOf($rig, ['1' => ['lo' => 1000, 'mid' => 1500, 'hi' => 2000]])->row(1)->state())->toBe(TravelState::Confirmed);
 });
 
 it('never arms the mapping craft before the throttle or its threshold is mended', function () {
@@ -117,11 +125,11 @@ it('says to step back before anything else after a try too close', function () {
 
 it('takes only attempts that this rig can make', function (array $told, string $path) {
     $rig = DemoRigs::get('avocet');
-    expect(fn () => (new BindChange($rig, (new RigReview($rig))->bind()))->attempt($told, '2026-11-24T10:00:00Z'))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe($path));
+    expect(fn () => DemoRigs::did($rig, (new Intents(new Schemas))->read('log-attempt', (object) $told)))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe($path));
 })->with([
-    'another hop' => [['hop' => 2, 'variant' => 'auto'], 'attempt.hop'],
-    'a protocol neither end has' => [['hop' => 1, 'variant' => 'k1', 'channel_mode' => 'as it is', 'distance_m' => 2, 'bound' => true], 'attempt.variant'],
-    'another key' => [['hop' => 1, 'variant' => 'auto', 'channel_mode' => 'as it is', 'distance_m' => 2, 'bound' => true, 'luck' => 1], 'attempt.luck'],
+    'another hop' => [['hop' => 2, 'variant' => 'auto', 'channel_mode' => 'as it is', 'distance_m' => 2, 'bound' => true], 'hop'],
+    'a protocol neither end has' => [['hop' => 1, 'variant' => 'k1', 'channel_mode' => 'as it is', 'distance_m' => 2, 'bound' => true], 'variant'],
+    'another key' => [['hop' => 1, 'variant' => 'auto', 'channel_mode' => 'as it is', 'distance_m' => 2, 'bound' => true, 'luck' => 1], 'luck'],
 ]);
 
 it('makes a bind stale when what it depends on changes, and whole again when that is taken back', function () {
@@ -146,13 +154,10 @@ it('finds a switch that misses its window, two functions on one channel, and a r
 });
 
 it('moves as little as possible to put channels right', function (array $functions, array $reserved, int $channels, ?array $moves) {
-    $told = array_map(fn (string $function, int $channel): array => ['function' => $function, 'channel' => $channel], array_keys($functions), $functions);
-    $assignment = new Assignment($told, $reserved, $channels);
-    expect($assignment->moves())->toBe($moves);
+    $told = fn (array $functions): Functions => Functions::of(...array_map(fn (string $function, int $channel): FunctionChannel => new FunctionChannel($function, $channel), array_keys($functions), $functions));
+    expect(Plain::of((new Assignment($told($functions), $reserved, $channels))->moves()))->toBe($moves);
     if ($moves !== null) {
-        $to = array_column($moves, 'to', 'function');
-        $moved = array_map(fn (array $entry): array => ['channel' => $to[$entry['function']] ?? $entry['channel']] + $entry, $told);
-        expect((new Assignment($moved, $reserved, $channels))->clashes())->toBe([]);
+        expect((new Assignment($told(array_column($moves, 'to', 'function') + $functions), $reserved, $channels))->clashes())->toBe([]);
     }
 })->with([
     'nothing wrong' => [['throttle' => 3, 'arm' => 5, 'mode' => 6], [5 => 'arm'], 8, []],
@@ -179,7 +184,7 @@ it('holds this chain against its alternatives', function () {
 
 it('knows the clash of two memories with one receiver number', function () {
     $rig = DemoRigs::get('avocet');
-    $items = fn (array $other): array => array_column((new HandsetReview($rig, [$other]))->items(), 'warning', 'key');
+    $items = fn (array $other): array => array_column((new HandsetReview($rig, [new OtherRig(...array_values($other))]))->items(), 'warning', 'key');
     expect($items(['name' => 'Ruff', 'memory' => '9', 'receiver_number' => 7])['receiver_number'])->toContain('Ruff')
         ->and($items(['name' => 'Ruff', 'memory' => '4', 'receiver_number' => 7])['receiver_number'])->toBeNull()
         ->and($items(['name' => 'Ruff', 'memory' => '4', 'receiver_number' => 2])['memory'])->toContain('Ruff');

@@ -8,6 +8,7 @@ use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\FormatCard;
+use Linguator\Core\Format\Formats;
 use Linguator\Core\Format\FrameLayout;
 use Linguator\Core\Format\Framers;
 use Linguator\Core\Line\Edges;
@@ -20,7 +21,8 @@ use Linguator\Core\StandIn\Recording;
 use Linguator\Core\StandIn\StandInOptions;
 use Linguator\Core\Tests\Frames;
 use Linguator\Core\Tests\Keeper;
-use Linguator\Core\Verb\DecodeVerb;
+use Linguator\Core\Verb\Services;
+use Linguator\Core\Verb\Verbs;
 
 /** @return list<string> Sound frames in a stream of bytes that comes in chunks of these sizes. */
 function framed(FormatCard $card, string $bytes, Closure $size): Keeper
@@ -157,7 +159,7 @@ it('answers or refuses ten thousand spoilt captures of every kind, soon and in l
         fn (string $text, int $at): string => substr_replace($text, ["\n", ',', ';', "\0", '-', '.', 'e99', '#', '$', "\xEF\xBB\xBF", 'nan', '1!'][mt_rand(0, 11)], $at, 1),
         fn (string $text, int $at): string => substr($text, 0, $at).$captures[mt_rand(0, 30)],
     ];
-    [$answered, $refused, $slowest, $verb] = [0, 0, 0, new DecodeVerb(new Schemas)];
+    [$answered, $refused, $slowest, $schemas] = [0, 0, 0, new Schemas];
     memory_reset_peak_usage();
     $before = memory_get_usage();
     for ($k = 0; $k < 10_000; $k++) {
@@ -167,7 +169,7 @@ it('answers or refuses ten thousand spoilt captures of every kind, soon and in l
         }
         $begin = hrtime(true);
         try {
-            Json::compact($verb(Source::ofText($text), (object) ['frames' => 3]));
+            Json::compact((new Verbs($schemas, new Services(Formats::shipped(), Source::ofText($text))))->ask(Verbs::DECODE, (object) ['frames' => 3]));
             $answered++;
         } catch (DocumentError $error) {
             expect($error->getMessage())->not->toBe('');

@@ -18,8 +18,8 @@ uses(TestTrait::class);
 it('keeps every level inside ± max', function () {
     $this->forAll(Generators::choose(2, 12), Generators::choose(-300, 300), Generators::choose(-300, 300), Generators::choose(10, 200))->then(function (int $positions, int $weight, int $offset, int $max) {
         foreach (SwitchLevels::of(new Scale(1500, 512), $max, $positions, $weight, $offset)->levels as $level) {
-            expect(abs($level['pct']))->toBeLessThanOrEqual($max);
-            expect($level['us'])->toEqualWithDelta(1500 + 512 * $level['pct'] / 100, 1e-6);
+            expect(abs($level->pct))->toBeLessThanOrEqual($max);
+            expect($level->us)->toEqualWithDelta(1500 + 512 * $level->pct / 100, 1e-6);
         }
     });
 });

@@ -50,7 +50,7 @@ it('keeps best, mean, 95th percentile and worst in order, and shares that add up
     $this->forAll(Generators::seq(Generators::tuple(Generators::choose(0, 40), Generators::choose(0, 10), Generators::choose(1, 3), Generators::bool())))->then(function (array $stages) {
         $budget = new LatencyBudget(array_map(fn (array $s) => new LatencyStage('s', (float) $s[0], (float) $s[1], $s[2], $s[3]), [...$stages, [5, 1, 1, false]]));
         expect($budget->best())->toBeLessThanOrEqual($budget->mean())->and($budget->mean())->toBeLessThanOrEqual($budget->p95() + 1e-9)->and($budget->p95())->toBeLessThanOrEqual($budget->worst());
-        expect(array_sum(array_column($budget->stages(), 'share')))->toEqualWithDelta(1.0, 1e-9);
+        expect(array_sum(array_column($budget->shares(), 'share')))->toEqualWithDelta(1.0, 1e-9);
     });
 });
 

@@ -18,6 +18,16 @@ function readBack(string $format, string $hex): array
     return ['raw' => (object) $frame->counts, 'flags' => $frame->flags];
 }
 
+/** What stands at a place of a document, such as `curve.0.us`. */
+function data_at(mixed $document, string $path): mixed
+{
+    foreach (explode('.', $path) as $step) {
+        $document = is_array($document) ? $document[(int) $step] : $document->{$step};
+    }
+
+    return $document;
+}
+
 it('answers the worked cases', function (string $verb, stdClass $case) {
     $schemas = new Schemas;
     $ask = fn () => isset($case->raw_in) ? (new Verbs($schemas))->askText($verb, $case->raw_in) : (new Verbs($schemas))->ask($verb, $case->in);
@@ -39,6 +49,17 @@ it('answers the worked cases', function (string $verb, stdClass $case) {
     }
     expect(Golden::difference($case->out, $answer, (array) ($case->tolerance ?? [])))->toBeNull();
 })->with(fn () => Golden::cases('order', 'movement', 'power', 'plan', 'tune', 'thresholds', 'switch', 'pulse-train', 'latency', 'range', 'bind-ladder', 'failsafe', 'encode'));
+
+it('answers the verbs without worked cases as their schemas say', function (string $verb, array $question, array $some) {
+    $answer = Json::decode(Json::compact((new Verbs(new Schemas))->ask($verb, Json::decode(Json::compact($question)))));
+    (new Schemas)->check($answer, "verbs/$verb.out.json");
+    foreach ($some as $path => $value) {
+        expect(data_at($answer, $path))->toBe($value);
+    }
+})->with([
+    ['rates', ['rate_pct' => 100, 'expo_pct' => 10, 'us_per_100' => 512, 'centre' => 1500], ['full_us' => 2012.0, 'centre_gain' => 0.9, 'curve.0.stick_pct' => -100.0, 'curve.0.us' => 988.0]],
+    ['percent', ['percent' => 100, 'from_us_per_100' => 512, 'to_us_per_100' => 400], ['percent' => 128.0]],
+]);
 
 it('finds a fault in a case, so that the comparison above means something', function () {
     $difference = Golden::difference((object) ['full_v' => 12.6, 'findings' => ['M2:fix']], ['full_v' => 12.7, 'findings' => []], []);

@@ -103,7 +103,7 @@ it('overwrites no names and takes no rig off that somebody has changed meanwhile
     $put(['second', 'first'], ['first'])->assertOk();
 
     $revision = $this->getJson('/api/v1/rigs/mudlark')->json('revision');
-    $this->postJson('/api/v1/rigs/mudlark/notes', ['revision' => $revision, 'text' => 'Still needed'])->assertOk();
+    $this->means('mudlark', 'write-note', ['text' => 'Still needed'], $revision)->assertOk();
     $this->deleteJson('/api/v1/rigs/mudlark', ['revision' => $revision])->assertStatus(409);
     expect(Rig::query()->where('slug', 'mudlark')->exists())->toBeTrue();
     $this->deleteJson('/api/v1/rigs/mudlark', ['revision' => $revision + 1])->assertOk();

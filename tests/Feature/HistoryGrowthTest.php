@@ -96,7 +96,7 @@ it('stays under 60 kB with forty range checks, and undone one by one it is what 
     [$before, $page, $sizes] = [$document(), $shown(), []];
     for ($k = 0; $k < 40; $k++) {
         $sizes[] = strlen($this->get('/api/v1/rigs/avocet.json')->getContent());
-        $this->postJson('/api/v1/rigs/avocet/checks', ['revision' => $revision(), 'check' => 'range', 'passed' => true, 'observed' => 'all answered', 'by' => 'Wren'])->assertOk();
+        $this->means('avocet', 'make-check', ['check' => 'range', 'passed' => true, 'observed' => 'all answered', 'by' => 'Wren'])->assertOk();
     }
     expect(strlen($this->get('/api/v1/rigs/avocet.json')->getContent()))->toBeLessThan(60_000)
         // The fortieth costs as much as the second: it grows by what is done.
@@ -119,7 +119,7 @@ it('takes one check back among later ones only when it is the last, and says so'
     $this->demo();
     $revision = fn (): int => Rig::query()->where('slug', 'avocet')->sole()->revision;
     for ($k = 0; $k < 2; $k++) {
-        $this->postJson('/api/v1/rigs/avocet/checks', ['revision' => $revision(), 'check' => 'range', 'passed' => true, 'by' => 'Wren'])->assertOk();
+        $this->means('avocet', 'make-check', ['check' => 'range', 'passed' => true, 'by' => 'Wren'])->assertOk();
     }
     $last = Rig::query()->where('slug', 'avocet')->sole()->lastPosition();
     $this->postJson('/api/v1/rigs/avocet/undo', ['revision' => $revision(), 'entry' => $last - 1])->assertStatus(422)->assertJsonPath('error.code', 'changed_since');
@@ -135,7 +135,7 @@ it('finds the next undo however far back it is', function () {
     $this->patchJson('/api/v1/rigs/mudlark', ['revision' => $revision(), 'set' => ['settings.memory' => 33], 'text' => 'Memory'])->assertOk();
     $at = Rig::query()->whereKey($rig->id)->sole()->lastPosition();
     for ($k = 0; $k < 105; $k++) {
-        $this->postJson('/api/v1/rigs/mudlark/checks', ['revision' => $revision(), 'check' => 'range', 'passed' => true])->assertOk();
+        $this->means('mudlark', 'make-check', ['check' => 'range', 'passed' => true])->assertOk();
         $this->postJson('/api/v1/rigs/mudlark/undo', ['revision' => $revision()])->assertOk();
     }
     $shown = $this->getJson('/api/v1/rigs/mudlark');

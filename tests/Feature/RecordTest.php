@@ -166,11 +166,11 @@ it('refuses a bad archive whole', function (Closure $file, string $code) {
 it('refuses the sign-off with reasons while something stands against it', function () {
     $this->demo();
     $revision = $this->getJson('/api/v1/rigs/oystercatcher')->json('revision');
-    $answer = $this->postJson('/api/v1/rigs/oystercatcher/sign-off', ['revision' => $revision, 'by' => 'Tern'])->assertStatus(422);
+    $answer = $this->means('oystercatcher', 'sign-off', ['by' => 'Tern'])->assertStatus(422);
     expect($answer->json('error.code'))->toBe('not_ready')->and($answer->json('error.message'))->toContain('last commands')->toContain('Order');
-    $this->postJson('/api/v1/rigs/avocet/sign-off', ['revision' => 1, 'by' => ' '])->assertStatus(422)->assertJsonPath('error.path', 'by');
+    $this->means('avocet', 'sign-off', ['by' => ' '])->assertStatus(422)->assertJsonPath('error.path', 'by');
     $revision = $this->getJson('/api/v1/rigs/avocet')->json('revision');
-    $this->postJson('/api/v1/rigs/avocet/sign-off', ['revision' => $revision, 'by' => 'Wren', 'note' => 'Again'])->assertOk();
+    $this->means('avocet', 'sign-off', ['by' => 'Wren', 'note' => 'Again'])->assertOk();
     changed($this, 'avocet', ['settings.receiver_number' => 8], 'Another number');
     $signOff = $this->getJson('/api/v1/rigs/avocet')->json('review.readiness.sign_off');
     expect($signOff['state'])->toBe('stale')->and($signOff['reasons'][0])->toContain('receiver number changed from 7 to 8');
@@ -192,7 +192,7 @@ it('goes by the order of the entries when the clock was set back', function () {
     $this->demo();
     $this->travelTo('2020-01-01 08:00:00');
     $rig = fn () => $this->getJson('/api/v1/rigs/avocet')->json();
-    $this->postJson('/api/v1/rigs/avocet/checks', ['revision' => $rig()['revision'], 'check' => 'direction', 'passed' => false, 'observed' => 'left aileron goes the wrong way'])->assertOk();
+    $this->means('avocet', 'make-check', ['check' => 'direction', 'passed' => false, 'observed' => 'left aileron goes the wrong way'])->assertOk();
     $directions = collect($rig()['review']['readiness']['checks'])->firstWhere('check', 'direction');
     expect($directions['state'])->toBe('failed')->and($rig()['history'][0]['entry']['at'])->toStartWith('2020-01-01')
         ->and($rig()['review']['next']['sentence'])->not->toContain('Ready');
@@ -208,13 +208,13 @@ it('sets and tests a failsafe, and refuses what this receiver cannot do', functi
     $this->demo();
     $rig = fn () => $this->getJson('/api/v1/rigs/oystercatcher')->json();
     $hop = fn (): array => $rig()['review']['failsafe']['hops'][0];
-    $this->postJson('/api/v1/rigs/oystercatcher/failsafe', ['revision' => $rig()['revision'], 'hop' => 1, 'mode' => 'sing', 'set_by' => 'handset'])->assertStatus(422)->assertJsonPath('error.path', 'mode');
-    $this->postJson('/api/v1/rigs/oystercatcher/failsafe', ['revision' => $rig()['revision'], 'hop' => 1, 'mode' => 'stored', 'set_by' => 'bind'])->assertStatus(422)->assertJsonPath('error.path', 'set_by');
-    $this->postJson('/api/v1/rigs/oystercatcher/failsafe/test', ['revision' => $rig()['revision'], 'hop' => 3, 'passed' => true])->assertStatus(422)->assertJsonPath('error.path', 'hop');
+    $this->means('oystercatcher', 'set-failsafe', ['hop' => 1, 'mode' => 'sing', 'set_by' => 'handset'])->assertStatus(422)->assertJsonPath('error.path', 'mode');
+    $this->means('oystercatcher', 'set-failsafe', ['hop' => 1, 'mode' => 'stored', 'set_by' => 'bind'])->assertStatus(422)->assertJsonPath('error.path', 'set_by');
+    $this->means('oystercatcher', 'test-failsafe', ['hop' => 3, 'passed' => true])->assertStatus(422)->assertJsonPath('error.path', 'hop');
     expect($hop()['severity'])->toBe('stop')->and($hop()['recommended'])->toBe('stored');
-    $this->postJson('/api/v1/rigs/oystercatcher/failsafe', ['revision' => $rig()['revision'], 'hop' => 1, 'mode' => 'stored', 'set_by' => 'handset', 'stored_us' => [null, null, 1500, 1500]])->assertOk();
+    $this->means('oystercatcher', 'set-failsafe', ['hop' => 1, 'mode' => 'stored', 'set_by' => 'handset', 'stored_us' => [null, null, 1500, 1500]])->assertOk();
     expect($hop()['outcome'])->toBe('motor_off_neutral')->and(array_column($hop()['findings'], 'code'))->toBe(['F7']);
-    $this->postJson('/api/v1/rigs/oystercatcher/failsafe/test', ['revision' => $rig()['revision'], 'hop' => 1, 'passed' => true, 'observed' => 'motor stopped'])->assertOk();
+    $this->means('oystercatcher', 'test-failsafe', ['hop' => 1, 'passed' => true, 'observed' => 'motor stopped'])->assertOk();
     expect($hop()['severity'])->toBe('ok');
     changed($this, 'oystercatcher', ['settings.channels' => [['channel' => 3, 'reversed' => true]]], 'Throttle reversed');
     expect(array_column($hop()['findings'], 'code'))->toBe(['F5', 'F7']);

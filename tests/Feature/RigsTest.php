@@ -25,11 +25,10 @@ it('takes a new rig from its ends to a chain, an order fix and a proof', functio
     $change(['chain' => $way['boxes'], 'settings.links' => $way['links'], 'settings.order' => 'TAER'], 'Path taken');
     expect($rig()['review']['order']['right'])->toBeFalse();
 
-    $fix = $rig()['review']['order']['fixes'][0];
-    $change($fix['set'], $fix['title']);
+    $this->means($slug, 'mend-order', ['at' => $rig()['review']['order']['fixes'][0]['at']])->assertOk();
     expect($rig()['review']['order']['right'])->toBeTrue();
 
-    $this->postJson("/api/v1/rigs/$slug/order-check", ['revision' => $rig()['revision'], 'record' => true, 'moved' => ['A' => 'A', 'E' => 'E', 'T' => 'T', 'R' => 'R']])->assertOk();
+    $this->means($slug, 'keep-order-check', ['moved' => ['A' => 'A', 'E' => 'E', 'T' => 'T', 'R' => 'R']])->assertOk();
     expect($rig()['review']['order']['proof']['state'])->toBe('holds');
     $change(['settings.order' => 'RETA'], 'Order changed late');
     expect($rig()['review']['order']['proof']['state'])->toBe('stale')->and($rig()['review']['order']['proof']['reasons'][0])->toContain('TAER to RETA');

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Http\DecodeProgress;
+use App\Actions\DecodeProgress;
 use App\Models\Capture;
 use App\Models\Rig;
 use Illuminate\Http\UploadedFile;

@@ -53,6 +53,8 @@ it('has schemas for what goes in and out of every verb', function () {
         foreach (['in', 'out'] as $side) {
             expect(base_path("core/schema/verbs/$verb.$side.json"))->toBeFile();
         }
-        $this->raw('POST', $verb, '[]')->assertStatus(422)->assertJsonPath('error.path', '');
+        if ($verb !== Verbs::DECODE) {
+            $this->raw('POST', $verb, '[]')->assertStatus(422)->assertJsonPath('error.path', '');
+        }
     }
 });

@@ -8,6 +8,7 @@ use App\Actions\ExportArchive;
 use App\Models\Rig;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\Yaml;
+use Linguator\Core\Tests\IntentExamples;
 use Linguator\Core\Tests\Spoil;
 
 /** What is right, to be spoilt: questions, cards, captures, steps in a rig, and an archive of the bench. */
@@ -108,16 +109,11 @@ final class Cases
         };
         $steps = [
             ['PATCH', "rigs/$rig->slug", (object) ['set' => (object) [$place => Spoil::value($value)], 'clear' => mt_rand(0, 4) === 0 ? ['settings.memory'] : [], 'text' => 'Changed']],
-            ['POST', "rigs/$rig->slug/checks", (object) ['check' => ['range', 'power', 'antenna', 'travel', 'bind', 'x'][mt_rand(0, 5)], 'passed' => true, 'observed' => 'seen', 'by' => 'Wren']],
-            ['POST', "rigs/$rig->slug/travel/reading", (object) ['channel' => mt_rand(0, 17), 'lo' => mt_rand(900, 1200), 'mid' => 1500, 'hi' => mt_rand(1700, 2100)]],
+            ['POST', "rigs/$rig->slug/intents", self::intent()],
+            ['POST', "rigs/$rig->slug/intents", self::intent()],
+            ['POST', "rigs/$rig->slug/intents", self::intent()],
             ['POST', "rigs/$rig->slug/travel", (object) ['drafts' => (object) [(string) mt_rand(1, 8) => (object) ['lo' => 1000, 'mid' => Spoil::odd(), 'hi' => 2000]]]],
-            ['POST', "rigs/$rig->slug/travel/take", (object) ['channels' => [mt_rand(1, 6)]]],
-            ['POST', "rigs/$rig->slug/failsafe", (object) ['hop' => mt_rand(0, 3), 'mode' => ['hold', 'stored', 'none', 'flag'][mt_rand(0, 3)], 'set_by' => 'bind', 'stored_us' => [1500, null, mt_rand(900, 2100)]]],
-            ['POST', "rigs/$rig->slug/failsafe/test", (object) ['hop' => mt_rand(1, 2), 'passed' => mt_rand(0, 1) === 1, 'observed' => 'stopped', 'by' => 'Wren']],
-            ['POST', "rigs/$rig->slug/bind", (object) ['attempt' => (object) ['hop' => 1, 'variant' => 'auto', 'channel_mode' => '1-8', 'distance_m' => 2, 'bound' => true]]],
-            ['POST', "rigs/$rig->slug/notes", (object) ['text' => 'a note']],
-            ['POST', "rigs/$rig->slug/sign-off", (object) ['by' => 'Wren', 'note' => '']],
-            ['POST', "rigs/$rig->slug/order-check", (object) ['moved' => (object) ['A' => 'A', 'E' => 'E'], 'record' => true]],
+            ['POST', "rigs/$rig->slug/order-check", (object) ['moved' => (object) ['A' => 'A', 'E' => 'E']]],
             ['POST', "rigs/$rig->slug/plan", null],
             ['POST', "rigs/$rig->slug/duplicate", (object) ['name' => 'Another']],
         ];
@@ -153,5 +149,13 @@ final class Cases
         $zip->close();
 
         return $file;
+    }
+
+    /** Something a person may mean, or nearly. */
+    private static function intent(): \stdClass
+    {
+        [, $intent, $told] = IntentExamples::ALL[mt_rand(0, count(IntentExamples::ALL) - 1)];
+
+        return (object) ['intent' => $intent, 'told' => mt_rand(0, 1) === 0 ? Json::decode((string) json_encode((object) $told)) : Spoil::much(Json::decode((string) json_encode((object) $told)))];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\FileType;
 use App\Actions\KeepAttachment;
+use App\Actions\Moment;
 use App\Http\Answer;
 use App\Http\CaptureUpload;
 use App\Models\Attachment;
@@ -26,7 +27,7 @@ final readonly class AttachmentController
         if (! $file instanceof UploadedFile || ! $file->isValid()) {
             throw DocumentError::at('file', 'Found no file, or one that did not arrive whole; expected one of at most '.(KeepAttachment::MAX_BYTES / 1_048_576).' MB.', 'missing_file');
         }
-        $attachment = $keep($rig, $position, $file->getClientOriginalName(), (string) $file->getContent(), now()->format('Y-m-d\TH:i:s\Z'));
+        $attachment = $keep($rig, $position, $file->getClientOriginalName(), (string) $file->getContent(), Moment::now());
 
         return Answer::json($attachment->listed(), 201);
     }

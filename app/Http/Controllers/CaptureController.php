@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepCapture;
+use App\Actions\Moment;
 use App\Http\Answer;
 use App\Http\CaptureUpload;
 use App\Http\RequestDocument;
@@ -17,6 +18,7 @@ use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FormatCards;
+use Linguator\Core\Format\Formats;
 use Linguator\Core\StandIn\Recording;
 use Linguator\Core\StandIn\StandInOptions;
 
@@ -25,12 +27,12 @@ final readonly class CaptureController
 {
     private const LISTED = 50;
 
-    public function index(Schemas $schemas): JsonResponse
+    public function index(Formats $formats): JsonResponse
     {
         return Answer::json([
             'captures' => array_map(static fn (Capture $capture): array => $capture->listed(), array_slice(Capture::desk(), 0, self::LISTED)),
             'samples' => array_map(static fn (string $file): string => basename($file), self::samples()),
-            'formats' => array_map(static fn (FormatCard $card): array => ['id' => $card->id, 'name' => $card->name, 'channels' => $card->mostChannels, 'own' => FormatCards::get($card->id) === null], [...FormatCards::all(), ...Format::own($schemas)]),
+            'formats' => array_map(static fn (FormatCard $card): array => ['id' => $card->id, 'name' => $card->name, 'channels' => $card->mostChannels, 'own' => FormatCards::get($card->id) === null], $formats->all()),
             'most_bytes' => KeepCapture::MAX_BYTES,
         ]);
     }
@@ -59,7 +61,7 @@ final readonly class CaptureController
 
     public function destroy(Capture $capture): JsonResponse
     {
-        $capture->update(['gone_at' => now()->format('Y-m-d\TH:i:s\Z')]);
+        $capture->update(['gone_at' => Moment::now()]);
 
         return Answer::json(['gone' => $capture->id]);
     }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\DecodeProgress;
 use App\Actions\ReadCapture;
 use App\Http\Answer;
-use App\Http\DecodeProgress;
 use App\Http\RequestDocument;
 use App\Models\Capture;
 use Illuminate\Http\JsonResponse;

@@ -7,15 +7,13 @@ namespace App\Http\Controllers;
 use App\Actions\ReadCapture;
 use App\Http\Answer;
 use App\Http\RequestDocument;
-use App\Models\Format;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\File;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
-use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\FormatCard;
-use Linguator\Core\Format\FormatCards;
+use Linguator\Core\Format\Formats;
 use Linguator\Core\Signal\Live;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -37,7 +35,7 @@ final readonly class LiveController
 
     private const WINDOW_BYTES = 16_384;
 
-    public function __construct(private Schemas $schemas, private ReadCapture $read)
+    public function __construct(private Formats $formats, private ReadCapture $read)
     {
     }
 
@@ -109,7 +107,7 @@ final readonly class LiveController
     /** @return list<FormatCard> */
     private function cards(string $format): array
     {
-        return $format === '' ? [...FormatCards::all(), ...Format::own($this->schemas)] : [$this->read->card($format)];
+        return $format === '' ? $this->formats->all() : [$this->read->card($format)];
     }
 
     /** @return resource One of the places for listeners, held while it is open. */

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\ChangeRig;
 use App\Actions\ImportRig;
+use App\Actions\Moment;
 use App\Actions\TakeOffBench;
 use App\Http\Answer;
 use App\Http\RequestDocument;
@@ -14,15 +15,13 @@ use App\Models\Rig;
 use App\Models\RigEntry;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Linguator\Core\Bench\BenchOrder;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Rig\RigReader;
 
 final readonly class RigController
 {
-    /** What needs somebody comes first. */
-    private const URGENCY = ['stop' => 0, 'attention' => 1, 'open' => 2, 'done' => 3];
-
     public function __construct(private RigReader $reader)
     {
     }
@@ -32,11 +31,10 @@ final readonly class RigController
         $last = RigEntry::latestByRig();
         $rigs = array_map(static fn (Rig $rig): array => [
             'slug' => $rig->slug,
-            'changed_at' => $last[$rig->id] ?? $rig->updated_at->format('Y-m-d\TH:i:s\Z'),
+            'changed_at' => $last[$rig->id] ?? Moment::of($rig->updated_at),
         ] + $rig->summary(), Rig::bench());
-        usort($rigs, static fn (array $a, array $b): int => self::urgency($a) <=> self::urgency($b));
 
-        return Answer::json(['rigs' => $rigs]);
+        return Answer::json(['rigs' => BenchOrder::of($rigs)]);
     }
 
     public function show(Rig $rig): JsonResponse
@@ -67,14 +65,5 @@ final readonly class RigController
         $revision = str_starts_with(ltrim($request->getContent()), '{') ? RequestDocument::of($request)->intOrNull('revision') : null;
 
         return Answer::json($takeOff($rig, $revision));
-    }
-
-    /** @param  array<string, mixed>  $rig */
-    private static function urgency(array $rig): int
-    {
-        $next = $rig['next'] ?? null;
-        $severity = is_array($next) ? ($next['severity'] ?? '') : '';
-
-        return self::URGENCY[is_string($severity) ? $severity : ''] ?? 9;
     }
 }

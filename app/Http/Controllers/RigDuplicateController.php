@@ -10,6 +10,7 @@ use App\Http\RigAnswer;
 use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Linguator\Core\Bench\Duplicate;
 
 final readonly class RigDuplicateController
 {
@@ -18,6 +19,6 @@ final readonly class RigDuplicateController
         $document = RequestDocument::of($request);
         $receiver = $document->text('receiver', '');
 
-        return RigAnswer::of($duplicate($rig, trim($document->text('name')), $receiver === '' ? null : $receiver, now()->format('Y-m-d\TH:i:s\Z')), 201);
+        return RigAnswer::of($duplicate($rig, new Duplicate(trim($document->text('name')), $receiver === '' ? null : $receiver)), 201);
     }
 }

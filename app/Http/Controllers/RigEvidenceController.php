@@ -15,10 +15,11 @@ use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Linguator\Core\Document\DocumentError;
-use Linguator\Core\Rig\RigReview;
-use Linguator\Core\Rig\TravelReview;
+use Linguator\Core\Failsafe\FailsafeHop;
+use Linguator\Core\Failsafe\FailsafeReview;
 use Linguator\Core\Signal\Decoding;
 use Linguator\Core\Signal\FlagEvidence;
+use Linguator\Core\Steps\Travel\TravelReview;
 
 /** A capture as evidence for a rig: kept with its history, read as travel, or as what a cut link did. */
 final readonly class RigEvidenceController
@@ -48,8 +49,8 @@ final readonly class RigEvidenceController
     /** @return array<string, mixed> What this capture could be used for. */
     private function look(Rig $rig, Capture $capture, Decoding $decoding): array
     {
-        $review = new RigReview($rig->rig());
-        $travel = new TravelReview($rig->rig(), $review->chain());
+        $document = $rig->rig();
+        $travel = new TravelReview($document);
         $sticks = [];
         foreach ($this->use->readings($capture, $decoding) as $channel => $reading) {
             $row = $travel->row($channel);
@@ -62,7 +63,7 @@ final readonly class RigEvidenceController
             'revision' => $rig->revision,
             'keeps_file' => $capture->size <= KeepAttachment::MAX_BYTES,
             'travel' => $sticks,
-            'failsafe' => array_map(static fn ($hop): array => ['hop' => $hop->number, 'expected' => $hop->outcome()->sentence()], $review->failsafe()->hops),
+            'failsafe' => array_map(static fn (FailsafeHop $hop): array => ['hop' => $hop->number, 'expected' => $hop->outcome()->sentence()], (new FailsafeReview($document))->hops),
             'observed' => FlagEvidence::sentence($decoding),
         ];
     }

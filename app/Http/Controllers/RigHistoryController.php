@@ -11,7 +11,7 @@ use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Linguator\Core\Document\DocumentError;
-use Linguator\Core\Rig\RigLog;
+use Linguator\Core\Rig\EntryKind;
 
 final readonly class RigHistoryController
 {
@@ -25,6 +25,6 @@ final readonly class RigHistoryController
         $patch = $log->takingBack($position, $rig->plain());
         $text = $log->entries[$position]->text ?? '';
 
-        return RigAnswer::of($change($rig, $document->int('revision'), $patch, 'Taken back: '.(is_string($text) ? $text : 'a change'), RigLog::UNDO, $position));
+        return RigAnswer::of($change($rig, $document->int('revision'), $patch, 'Taken back: '.(is_string($text) ? $text : 'a change'), EntryKind::Undo, $position));
     }
 }

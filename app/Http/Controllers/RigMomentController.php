@@ -8,12 +8,13 @@ use App\Http\Answer;
 use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Linguator\Core\Bench\RigReview;
 use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Plain;
 use Linguator\Core\Rig\PlaceNames;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigFace;
 use Linguator\Core\Rig\RigHistory;
-use Linguator\Core\Rig\RigReview;
 
 /** A rig as it was right after an entry of its history, and two moments held against each other. */
 final readonly class RigMomentController
@@ -22,7 +23,7 @@ final readonly class RigMomentController
     {
         $log = $rig->log(max(0, $position));
         $then = (new RigHistory($rig->plain(), $log))->at($position);
-        $document = RigDocument::of(RigFace::of($then) ?? $then);
+        $document = RigDocument::of(RigFace::of($then) ?? $then, $log->until($position));
 
         return Answer::json([
             'slug' => $rig->slug,
@@ -30,7 +31,7 @@ final readonly class RigMomentController
             'last' => $log->last(),
             'entry' => $log->entries[$position] ?? null,
             'document' => $document->document,
-            'review' => (new RigReview($document))->toArray(),
+            'review' => Plain::of((new RigReview($document))->shown()),
         ]);
     }
 

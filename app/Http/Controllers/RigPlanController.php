@@ -8,7 +8,7 @@ use App\Http\Answer;
 use App\Models\Card;
 use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
-use Linguator\Core\Rig\RigPlan;
+use Linguator\Core\Bench\RigPlan;
 use Linguator\Core\Verb\Verbs;
 
 /** The best ways for this rig over the whole shelf, by the verb `plan`. */

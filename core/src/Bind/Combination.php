@@ -21,8 +21,8 @@ final readonly class Combination
         return $this->variant === $attempt->variant && $this->channelMode === $attempt->channelMode && $this->region === $attempt->region;
     }
 
-    /** @return array{variant: string, channel_mode: string, region: string|null} */
-    public function toArray(): array
+    /** @return array{variant: string, channel_mode: string, region: string|null} As documents name it. */
+    public function named(): array
     {
         return ['variant' => $this->variant, 'channel_mode' => $this->channelMode, 'region' => $this->region];
     }

@@ -20,7 +20,7 @@ final readonly class Ladder
     private const TIE = 1e-9;
 
     /**
-     * @param  list<array{Combination, float}>  $rungs  With their chances, best first; chances above 0 only.
+     * @param  list<Rung>  $rungs  Best first.
      * @param  list<Attempt>  $attempts
      */
     private function __construct(public array $rungs, private array $attempts)
@@ -38,30 +38,26 @@ final readonly class Ladder
         $rungs = [];
         foreach ($combinations as $k => $combination) {
             if ($chances[$k] > 0) {
-                $rungs[] = [$combination, $chances[$k]];
+                $rungs[] = new Rung($combination, $chances[$k]);
             }
         }
-        usort($rungs, static function (array $a, array $b): int {
-            [$left, $right] = [$a[1] / $a[0]->minutes, $b[1] / $b[0]->minutes];
-
-            return abs($left - $right) <= self::TIE ? 0 : $right <=> $left;
-        });
+        usort($rungs, static fn (Rung $a, Rung $b): int => abs($a->worth() - $b->worth()) <= self::TIE ? 0 : $b->worth() <=> $a->worth());
 
         return new self($rungs, $attempts);
     }
 
     public function next(): ?Combination
     {
-        return $this->rungs[0][0] ?? null;
+        return ($this->rungs[0] ?? null)?->combination;
     }
 
     /** Σ p × cumulative minutes; null when nothing is left. */
     public function expectedMinutes(): ?float
     {
         $spent = $expected = 0.0;
-        foreach ($this->rungs as [$combination, $chance]) {
-            $spent += $combination->minutes;
-            $expected += $chance * $spent;
+        foreach ($this->rungs as $rung) {
+            $spent += $rung->combination->minutes;
+            $expected += $rung->chance * $spent;
         }
 
         return $this->rungs === [] ? null : $expected;

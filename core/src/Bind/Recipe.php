@@ -52,17 +52,17 @@ final readonly class Recipe
     ) {
     }
 
-    /** @return list<array{text: string, light: string|null, seconds: float|null}> What to do, the light to expect then, and a countdown where seconds count. */
+    /** @return list<RecipeStep> */
     public function steps(): array
     {
         return [
-            self::step('Propellers off, or wheels and hull clear. Antennas on. Other handsets off. Low power, two metres apart.'),
+            new RecipeStep('Propellers off, or wheels and hull clear. Antennas on. Other handsets off. Low power, two metres apart.'),
             ...$this->failsafe(),
             ...$this->senderFirst(),
             ...$this->receiverEnters(),
-            self::step("Wait until $this->receiver shows that it is linked.", $this->light($this->receiverTraits, 'linked')),
+            new RecipeStep("Wait until $this->receiver shows that it is linked.", $this->light($this->receiverTraits, 'linked')),
             ...$this->leave(),
-            self::step('Switch both off and on again, the handset first: the link must come back by itself.', $this->light($this->receiverTraits, 'linked')),
+            new RecipeStep('Switch both off and on again, the handset first: the link must come back by itself.', $this->light($this->receiverTraits, 'linked')),
         ];
     }
 
@@ -72,26 +72,26 @@ final readonly class Recipe
         return "Switch the handset off: the light of $this->receiver must change. On again: it must return.";
     }
 
-    /** @return list<array{text: string, light: string|null, seconds: float|null}> */
+    /** @return list<RecipeStep> */
     private function failsafe(): array
     {
-        return $this->storesFailsafe ? [self::step(
+        return $this->storesFailsafe ? [new RecipeStep(
             "$this->receiver stores its failsafe now: throttle ".($this->throttleAtCentre ? 'in the middle' : 'low').', sticks centred, switches off and neutral.',
         )] : [];
     }
 
-    /** @return list<array{text: string, light: string|null, seconds: float|null}> */
+    /** @return list<RecipeStep> */
     private function senderFirst(): array
     {
         $methods = $this->senderTraits?->texts('methods') ?? [];
-        $steps = [self::step("Set $this->sender to $this->protocol.")];
+        $steps = [new RecipeStep("Set $this->sender to $this->protocol.")];
         $how = self::SENDER_ENTERS[$methods[0] ?? ''] ?? 'Bring %s into bind mode, as its manual says.';
-        $steps[] = self::step(sprintf($how, $this->sender), $this->light($this->senderTraits, 'bind'), $this->senderTraits?->numberOrNull('window_s'));
+        $steps[] = new RecipeStep(sprintf($how, $this->sender), $this->light($this->senderTraits, 'bind'), $this->senderTraits?->numberOrNull('window_s'));
 
         return $steps;
     }
 
-    /** @return list<array{text: string, light: string|null, seconds: float|null}> */
+    /** @return list<RecipeStep> */
     private function receiverEnters(): array
     {
         $methods = $this->receiverTraits?->texts('methods') ?? [];
@@ -106,25 +106,19 @@ final readonly class Recipe
             $text .= sprintf(' It listens for %g seconds only.', $window);
         }
 
-        return [self::step($text, $this->light($this->receiverTraits, 'bind'), $window)];
+        return [new RecipeStep($text, $this->light($this->receiverTraits, 'bind'), $window)];
     }
 
-    /** @return list<array{text: string, light: string|null, seconds: float|null}> */
+    /** @return list<RecipeStep> */
     private function leave(): array
     {
         $takesPlugOut = in_array('plug', $this->receiverTraits?->texts('methods') ?? [], true);
 
-        return [self::step('Leave bind mode on the handset'.($takesPlugOut ? ", and take the bind plug out of $this->receiver." : '.'))];
+        return [new RecipeStep('Leave bind mode on the handset'.($takesPlugOut ? ", and take the bind plug out of $this->receiver." : '.'))];
     }
 
     private function light(?Node $traits, string $when): ?string
     {
         return $traits?->node('lights')?->textOrNull($when);
-    }
-
-    /** @return array{text: string, light: string|null, seconds: float|null} */
-    private static function step(string $text, ?string $light = null, ?float $seconds = null): array
-    {
-        return ['text' => $text, 'light' => $light, 'seconds' => $seconds];
     }
 }

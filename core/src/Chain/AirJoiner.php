@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Handset;
 use Linguator\Core\Gear\Module;
@@ -98,8 +99,8 @@ final class AirJoiner
         $judgement = new Judgement($sender, $receiver);
         $this->judgeVariant($sent, $heard, $judgement);
         $frame = $this->commonFrame($sent, $heard, $judgement);
-        $this->judgeSame($sent->firmware, $heard->firmware, 'M8', 'firmware generation', $judgement);
-        $this->judgeSame($sent->region, $heard->region, 'M9', 'region', $judgement);
+        $this->judgeSame($sent->firmware, $heard->firmware, Code::M8, 'firmware generation', $judgement);
+        $this->judgeSame($sent->region, $heard->region, Code::M9, 'region', $judgement);
         $judgement->needs($this->context->channels, $sent->channels, 'channels sent');
         $judgement->needs($this->context->channels, $heard->channels, 'channels received');
         if ($sender instanceof Handset) {
@@ -116,7 +117,7 @@ final class AirJoiner
             $receiver,
             $via,
             self::changes($sender, $radio, $sent, $receiver, $heard, $via, $frame, $mode),
-            $judgement->allFindings(),
+            $judgement->findings(),
             new LatencyStage("{$sender->name()} → $receiver->name, through the air", $frame ?? self::UNKNOWN_PERIOD_MS, self::TRANSIT_MS, $mode === self::SIXTEEN ? 2 : 1),
             array_filter([
                 'radio' => $sender instanceof Handset ? $radio->id : null,
@@ -132,13 +133,13 @@ final class AirJoiner
     private function judgeVariant(Protocol $sent, Protocol $heard, Judgement $judgement): void
     {
         if ($sent->variant === Protocol::AUTO && $heard->refusesAuto) {
-            $judgement->miss('M15');
+            $judgement->miss(Code::M15);
         } elseif ($sent->variant === Protocol::AUTO || $heard->variant === Protocol::AUTO) {
             return;
         } elseif ($sent->variant === null || $heard->variant === null) {
             $judgement->notKnown('variant');
         } elseif ($sent->variant !== $heard->variant) {
-            $judgement->miss('M15');
+            $judgement->miss(Code::M15);
         }
     }
 
@@ -160,7 +161,7 @@ final class AirJoiner
             return false;
         });
         if ($common === []) {
-            $judgement->miss('M15');
+            $judgement->miss(Code::M15);
 
             return null;
         }
@@ -168,7 +169,7 @@ final class AirJoiner
         return min($common);
     }
 
-    private function judgeSame(?string $sent, ?string $heard, string $code, string $what, Judgement $judgement): void
+    private function judgeSame(?string $sent, ?string $heard, Code $code, string $what, Judgement $judgement): void
     {
         if ($sent !== null && $heard !== null && $sent !== $heard) {
             $judgement->miss($code);
@@ -186,23 +187,23 @@ final class AirJoiner
         $wanted = $this->context->channels <= 8 ? [self::EIGHT, self::SIXTEEN] : [self::SIXTEEN];
         $tried = array_values(array_intersect($wanted, $sent->modes));
         if ($tried === []) {
-            $judgement->miss('M10');
+            $judgement->miss(Code::M10);
 
             return null;
         }
         if ($receiver->channelModes === null) {
-            $judgement->check('M10', "It is not known whether $receiver->name takes channel mode $tried[0].", 'Some receivers misbehave unless all 16 channels are sent.');
+            $judgement->check(Code::M10, "It is not known whether $receiver->name takes channel mode $tried[0].", 'Some receivers misbehave unless all 16 channels are sent.');
 
             return $tried[0];
         }
         $taken = array_values(array_intersect($tried, $receiver->channelModes));
         if ($taken === []) {
-            $judgement->miss('M10');
+            $judgement->miss(Code::M10);
 
             return null;
         }
         if ($taken[0] !== $tried[0]) {
-            $judgement->note('M10', "$receiver->name does not take channel mode $tried[0]; $taken[0] is used.", 'All 16 channels go in two halves: the delay of this link doubles.');
+            $judgement->note(Code::M10, "$receiver->name does not take channel mode $tried[0]; $taken[0] is used.", 'All 16 channels go in two halves: the delay of this link doubles.');
         }
 
         return $taken[0];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
-use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\InputPort;
@@ -21,7 +21,6 @@ final readonly class Joint
     /**
      * @param  string  $via  Format id, or family/variant.
      * @param  list<SettingChange>  $changes
-     * @param  list<Finding>  $findings
      * @param  array<string, string|float>  $link  What is in force on this link, for the answer.
      */
     public function __construct(
@@ -29,7 +28,7 @@ final readonly class Joint
         public Box $to,
         public string $via,
         public array $changes,
-        public array $findings,
+        public Findings $findings,
         public LatencyStage $stage,
         public array $link = [],
         public ?OutputPort $output = null,
@@ -37,7 +36,7 @@ final readonly class Joint
         public ?Protocol $sent = null,
         public ?Protocol $heard = null,
     ) {
-        $this->fixes = count(array_filter($findings, static fn (Finding $finding): bool => $finding->severity === Severity::Fix));
+        $this->fixes = $findings->countOf(Severity::Fix);
     }
 
     public function isAir(): bool

@@ -4,27 +4,34 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
 use Linguator\Core\Gear\Box;
 
 /** Collects what speaks against a coupling and what about it is not known. */
 final class Judgement
 {
-    /** @var list<string> */
+    /** @var list<Code> */
     public array $misses = [];
 
-    /** @var list<Finding> */
-    public array $findings = [];
+    private Findings $findings;
 
     /** @var list<string> */
     private array $unknown = [];
 
     public function __construct(private readonly Box $from, private readonly Box $to)
     {
+        $this->findings = Findings::none();
     }
 
-    public function miss(string $code): void
+    public function add(Findings|Finding|null $found): void
+    {
+        $this->findings = $this->findings->and($found);
+    }
+
+    public function miss(Code $code): void
     {
         if (! in_array($code, $this->misses, true)) {
             $this->misses[] = $code;
@@ -42,35 +49,34 @@ final class Judgement
         if ($there === null) {
             $this->notKnown($what);
         } elseif ($there < $needed) {
-            $this->miss('M12');
+            $this->miss(Code::M12);
         }
     }
 
-    public function check(string $code, string $message, string $why): void
+    public function check(Code $code, string $message, string $why): void
     {
-        $this->add($code, Severity::Check, $message, $why);
+        $this->tell($code, Severity::Check, $message, $why);
     }
 
-    public function note(string $code, string $message, string $why): void
+    public function note(Code $code, string $message, string $why): void
     {
-        $this->add($code, Severity::Note, $message, $why);
+        $this->tell($code, Severity::Note, $message, $why);
     }
 
-    private function add(string $code, Severity $severity, string $message, string $why): void
+    private function tell(Code $code, Severity $severity, string $message, string $why): void
     {
-        $this->findings[] = new Finding($code, $severity, $message, why: $why, from: $this->from->id(), to: $this->to->id());
+        $this->add(new Finding($code, $severity, $message, why: $why, from: $this->from->id(), to: $this->to->id()));
     }
 
-    /** @return list<Finding> */
-    public function allFindings(): array
+    public function findings(): Findings
     {
         if ($this->unknown === []) {
             return $this->findings;
         }
 
-        return [...$this->findings, new Finding('M13', Severity::Check,
+        return $this->findings->and(new Finding(Code::M13, Severity::Check,
             "Not known between {$this->from->name()} and {$this->to->name()}: ".implode(', ', $this->unknown).'.',
             why: 'They may join, or not; nobody has said.', change: 'Look it up or measure it, and enter it on the card.',
-            from: $this->from->id(), to: $this->to->id())];
+            from: $this->from->id(), to: $this->to->id()));
     }
 }

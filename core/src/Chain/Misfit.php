@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
+use Linguator\Core\Finding\Code;
+
 /** Why two ends do not join: rule codes, each once. */
 final readonly class Misfit
 {
@@ -12,19 +14,19 @@ final readonly class Misfit
 
     private const OTHER_FAMILY = 4;
 
-    /** @param  non-empty-list<string>  $codes */
+    /** @param  non-empty-list<Code>  $codes */
     public function __construct(public array $codes, private bool $otherFamily = false)
     {
     }
 
     public static function format(): self
     {
-        return new self(['M14']);
+        return new self([Code::M14]);
     }
 
     public static function family(): self
     {
-        return new self(['M15'], true);
+        return new self([Code::M15], true);
     }
 
     public function weight(): int
@@ -33,6 +35,6 @@ final readonly class Misfit
             return self::OTHER_FAMILY;
         }
 
-        return array_sum(array_map(static fn (string $code): int => self::WEIGHTS[$code] ?? 1, $this->codes));
+        return array_sum(array_map(static fn (Code $code): int => self::WEIGHTS[$code->value] ?? 1, $this->codes));
     }
 }

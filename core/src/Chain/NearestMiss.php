@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Handset;
 use Linguator\Core\Gear\Receiver;
@@ -39,7 +40,7 @@ final class NearestMiss
         if ($best === null) {
             $ends = [$request->handset->id, $request->craft->id()];
 
-            return ['boxes' => $ends, 'misses' => [['from' => $ends[0], 'to' => $ends[1], 'code' => 'M15']]];
+            return ['boxes' => $ends, 'misses' => [['from' => $ends[0], 'to' => $ends[1], 'code' => Code::M15->value]]];
         }
 
         return ['boxes' => $best['ids'], 'misses' => $search->misses($best['chain'])];
@@ -97,7 +98,7 @@ final class NearestMiss
     {
         return array_values(array_filter($chain, fn (Box $box): bool => $box !== $this->request->craft
             && ! $box instanceof Handset
-            && PathRules::feed($box, $this->request->craft->feedsV)?->code === 'P1'));
+            && PathRules::feed($box, $this->request->craft->feedsV)?->code === Code::P1));
     }
 
     /**
@@ -109,11 +110,11 @@ final class NearestMiss
         $misses = [];
         for ($k = 1; $k < count($chain); $k++) {
             foreach ($this->misfit($chain[$k - 1], $chain[$k])->codes ?? [] as $code) {
-                $misses[] = ['from' => $chain[$k - 1]->id(), 'to' => $chain[$k]->id(), 'code' => $code];
+                $misses[] = ['from' => $chain[$k - 1]->id(), 'to' => $chain[$k]->id(), 'code' => $code->value];
             }
         }
         foreach ($this->destroyed($chain) as $box) {
-            $misses[] = ['from' => $this->request->craft->id(), 'to' => $box->id(), 'code' => 'P1'];
+            $misses[] = ['from' => $this->request->craft->id(), 'to' => $box->id(), 'code' => Code::P1->value];
         }
 
         return $misses;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
-use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Handset;
 use Linguator\Core\Timing\LatencyBudget;
 
 /** A chain that joins, with one way chosen at every coupling. */
-final readonly class Path
+final readonly class Path implements \JsonSerializable
 {
     public Cost $cost;
 
@@ -19,38 +19,42 @@ final readonly class Path
 
     private PathOrder $order;
 
-    /** @var list<Finding> */
-    private array $chainFindings;
+    private Findings $chainFindings;
 
     /**
      * @param  non-empty-list<Joint>  $joints
-     * @param  list<Finding>  $boxFindings  Those of the boxes themselves, whatever the way (reserved channels, supply in the craft).
+     * @param  Findings  $boxFindings  Those of the boxes themselves, whatever the way (reserved channels, supply in the craft).
      */
-    public function __construct(public array $joints, private array $boxFindings)
+    public function __construct(public array $joints, private Findings $boxFindings)
     {
         $handset = $joints[0]->from;
         assert($handset instanceof Handset);
         $this->telemetry = Telemetry::of($joints);
         $this->order = PathOrder::judge($handset, $joints);
-        $this->chainFindings = [...PathRules::throttle($joints), ...PathRules::telemetry($joints, $this->telemetry)];
+        $this->chainFindings = Findings::of(PathRules::throttle($joints), PathRules::telemetry($joints, $this->telemetry));
         $this->cost = new Cost(
-            count(array_filter($this->findings(), static fn (Finding $finding): bool => $finding->severity === Severity::Fix)),
+            $this->findings()->countOf(Severity::Fix),
             count($joints) + 1,
             count($this->changes()),
             $this->latency()->mean(),
         );
     }
 
-    /** @return list<Box> */
-    public function boxes(): array
+    public function boxes(): Boxes
     {
-        return [$this->joints[0]->from, ...array_map(static fn (Joint $joint): Box => $joint->to, $this->joints)];
+        return self::along($this->joints);
+    }
+
+    /** @param  non-empty-list<Joint>  $joints */
+    public static function along(array $joints): Boxes
+    {
+        return new Boxes([$joints[0]->from, ...array_map(static fn (Joint $joint): Box => $joint->to, $joints)]);
     }
 
     /** @return list<string> */
     public function ids(): array
     {
-        return array_map(static fn (Box $box): string => $box->id(), $this->boxes());
+        return array_map(static fn (Box $box): string => $box->id(), $this->boxes()->all);
     }
 
     /** @return list<SettingChange> */
@@ -59,15 +63,9 @@ final readonly class Path
         return [...array_merge(...array_map(static fn (Joint $joint): array => $joint->changes, $this->joints)), ...$this->order->changes];
     }
 
-    /** @return list<Finding> */
-    public function findings(): array
+    public function findings(): Findings
     {
-        return [
-            ...array_merge(...array_map(static fn (Joint $joint): array => $joint->findings, $this->joints)),
-            ...$this->boxFindings,
-            ...$this->chainFindings,
-            ...$this->order->findings,
-        ];
+        return Findings::none()->and(...array_map(static fn (Joint $joint): Findings => $joint->findings, $this->joints))->and($this->boxFindings, $this->chainFindings, $this->order->findings);
     }
 
     public function latency(): LatencyBudget
@@ -100,7 +98,7 @@ final readonly class Path
     }
 
     /** @return array<string, mixed> */
-    public function toArray(): array
+    public function jsonSerialize(): array
     {
         return [
             'boxes' => $this->ids(),
@@ -110,10 +108,10 @@ final readonly class Path
                 'via' => $joint->via,
                 'settings' => (object) $joint->link,
             ], $this->joints),
-            'settings_to_change' => array_map(static fn (SettingChange $change): array => $change->toArray(), $this->changes()),
-            'findings' => Finding::listToArray($this->findings()),
-            'telemetry' => $this->telemetry->value,
-            'latency_ms' => $this->latency()->toArray(),
+            'settings_to_change' => $this->changes(),
+            'findings' => $this->findings(),
+            'telemetry' => $this->telemetry,
+            'latency_ms' => $this->latency()->delay(),
         ];
     }
 }

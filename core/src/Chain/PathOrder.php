@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
-use Linguator\Core\Channel\ChannelOrder;
 use Linguator\Core\Channel\OrderTrace;
-use Linguator\Core\Channel\Remap;
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
 use Linguator\Core\Gear\Handset;
 use Linguator\Core\Gear\Module;
@@ -18,92 +18,47 @@ use Linguator\Core\Gear\Module;
  */
 final readonly class PathOrder
 {
-    /**
-     * @param  list<SettingChange>  $changes
-     * @param  list<Finding>  $findings
-     */
-    private function __construct(public array $changes = [], public array $findings = [])
+    /** @param  list<SettingChange>  $changes */
+    private function __construct(public array $changes, public Findings $findings)
     {
     }
 
-    /** @param  list<Joint>  $joints */
+    /** @param  non-empty-list<Joint>  $joints */
     public static function judge(Handset $handset, array $joints): self
     {
-        $reader = OrderReader::of($joints);
-        if ($reader === null || $handset->order === null) {
-            return new self;
+        $taker = ChannelTaker::of($joints);
+        if ($taker === null || $handset->order === null) {
+            return new self([], Findings::none());
         }
-        $modules = self::modules($joints);
-        foreach ($modules as [$module, $remap]) {
-            if ($module->remapOn && $module->expects !== null && $remap === null) {
-                return new self([], [new Finding('M13', Severity::Check,
-                    "Not known: the order in which $module->name sends this family.",
-                    why: 'Without it nobody can say which stick arrives where.', change: 'Enter it on the card, or move the sticks and watch which value moves.', from: $module->id)]);
-            }
+        $trace = Trace::along($joints, $handset->order, $taker->order, static fn (Module $module): bool => $module->remapOn);
+        $unknown = $trace->unknown();
+        if ($unknown !== null) {
+            return new self([], Findings::of(new Finding(Code::M13, Severity::Check,
+                "Not known: the order in which $unknown->name sends this family.",
+                why: 'Without it nobody can say which stick arrives where.', change: 'Enter it on the card, or move the sticks and watch which value moves.', from: $unknown->id)));
         }
-        $asDelivered = array_map(static fn (array $entry): bool => $entry[0]->remapOn, $modules);
-        $trace = self::trace($handset->order, $reader->order, $modules, $asDelivered);
-        if ($trace === null || $trace->isCorrect()) {
-            return new self;
+        $sticks = $trace->sticks();
+        if ($sticks === null || $sticks->isCorrect()) {
+            return new self([], Findings::none());
         }
 
-        return $reader->byPwm
-            ? new self([], [new Finding('O1', Severity::Note, 'The order differs; the plugs mend it.',
-                found: $trace->arriving()->toString(), expected: $reader->order->toString(),
-                why: 'Each function arrives on another pin than its label says.', change: 'Put each plug into the pin where its function arrives.')])
-            : self::bySwitching($handset, $reader->order, $modules, $asDelivered) ?? self::atHandset($handset, $trace);
+        return $taker->byPwm ? self::byPlugs($sticks) : self::bySwitching($trace) ?? self::atHandset($handset, $sticks);
     }
 
-    /**
-     * @param  list<Joint>  $joints
-     * @return list<array{Module, Remap|null}> Modules from the handset on, each with what its remapping would do.
-     */
-    private static function modules(array $joints): array
+    private static function byPlugs(OrderTrace $sticks): self
     {
-        $modules = [];
-        foreach ($joints as $joint) {
-            if ($joint->from instanceof Module) {
-                $modules[] = [$joint->from, $joint->from->remapFor($joint->sent)];
-            }
-        }
-
-        return $modules;
+        return new self([], Findings::of(new Finding(Code::O1, Severity::Note, 'The order differs; the plugs mend it.',
+            found: $sticks->arriving()->toString(), expected: $sticks->reader->toString(),
+            why: 'Each function arrives on another pin than its label says.', change: 'Put each plug into the pin where its function arrives.')));
     }
 
-    /**
-     * @param  list<array{Module, Remap|null}>  $modules
-     * @param  array<int, bool>  $on
-     */
-    private static function trace(ChannelOrder $handset, ChannelOrder $reader, array $modules, array $on): ?OrderTrace
+    /** The fewest modules to switch; null: no switching makes it right. */
+    private static function bySwitching(Trace $trace): ?self
     {
-        $remaps = [];
-        foreach ($modules as $k => [$module, $remap]) {
-            if ($on[$k] && $module->expects !== null) {
-                if ($remap === null) {
-                    return null;
-                }
-                $remaps[] = $remap;
-            }
-        }
-
-        return new OrderTrace($handset, $reader, $remaps);
-    }
-
-    /**
-     * @param  list<array{Module, Remap|null}>  $modules
-     * @param  array<int, bool>  $asDelivered
-     */
-    private static function bySwitching(Handset $handset, ChannelOrder $reader, array $modules, array $asDelivered): ?self
-    {
-        assert($handset->order !== null);
-        $switchable = array_keys(array_filter($modules, static fn (array $entry): bool => $entry[0]->expects !== null && $entry[0]->remapSwitchable));
+        $switchable = array_values(array_filter($trace->modules, static fn (Rearranging $entry): bool => $entry->module->remapSwitchable));
         foreach (self::subsets($switchable) as $subset) {
-            $on = $asDelivered;
-            foreach ($subset as $k) {
-                $on[$k] = ! $on[$k];
-            }
-            if (self::trace($handset->order, $reader, $modules, $on)?->isCorrect() === true) {
-                return new self(array_map(static fn (int $k): SettingChange => new SettingChange($modules[$k][0]->id, 'remap', $on[$k]), $subset));
+            if ($trace->switched(...$subset)->sticks()?->isCorrect() === true) {
+                return new self(array_map(static fn (Rearranging $entry): SettingChange => new SettingChange($entry->module->id, 'remap', ! $entry->isOn), $subset), Findings::none());
             }
         }
 
@@ -113,32 +68,32 @@ final readonly class PathOrder
     /**
      * All non-empty subsets, small ones first, earlier members first.
      *
-     * @param  list<int>  $members
-     * @return list<non-empty-list<int>>
+     * @param  list<Rearranging>  $members
+     * @return list<non-empty-list<Rearranging>>
      */
     private static function subsets(array $members): array
     {
         $subsets = [];
         for ($bits = 1; $bits < 1 << count($members); $bits++) {
-            $subset = array_values(array_filter($members, static fn (int $position): bool => ($bits >> $position & 1) === 1, ARRAY_FILTER_USE_KEY));
-            if ($subset !== []) {
-                $subsets[] = $subset;
+            $positions = array_values(array_filter(array_keys($members), static fn (int $position): bool => ($bits >> $position & 1) === 1));
+            if ($positions !== []) {
+                $subsets[] = $positions;
             }
         }
         usort($subsets, static fn (array $a, array $b): int => count($a) <=> count($b) ?: $a <=> $b);
 
-        return $subsets;
+        return array_map(static fn (array $positions): array => array_map(static fn (int $position): Rearranging => $members[$position], $positions), $subsets);
     }
 
-    private static function atHandset(Handset $handset, OrderTrace $trace): self
+    private static function atHandset(Handset $handset, OrderTrace $sticks): self
     {
-        $needed = $trace->handsetOrderNeeded()->toString();
+        $needed = $sticks->handsetOrderNeeded()->toString();
 
         return new self(
             [new SettingChange($handset->id, 'order', $needed)],
-            [new Finding('O1', Severity::Check, 'The order differs; set it at the handset.',
-                found: $trace->handset->toString(), expected: $needed,
-                why: 'A stick would move something else than it should.', change: "Set the channel order of this model to $needed.")],
+            Findings::of(new Finding(Code::O1, Severity::Check, 'The order differs; set it at the handset.',
+                found: $sticks->handset->toString(), expected: $needed,
+                why: 'A stick would move something else than it should.', change: "Set the channel order of this model to $needed.")),
         );
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
+use Linguator\Core\Channel\Functions;
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Controller;
@@ -22,13 +25,12 @@ final class PathRules
      * M4: a controller that does not pass throttle needs a throttle pin at the last receiver.
      *
      * @param  non-empty-list<Joint>  $joints
-     * @return list<Finding>
      */
-    public static function throttle(array $joints): array
+    public static function throttle(array $joints): ?Finding
     {
         $craft = $joints[count($joints) - 1]->to;
         if ($craft instanceof ServoSet && ! $craft->hasThrottle()) {
-            return [];
+            return null;
         }
         [$controller, $pin] = [null, false];
         foreach ($joints as $joint) {
@@ -46,63 +48,59 @@ final class PathRules
             default => $pin ? null : Severity::Check,
         };
         if ($controller === null || $severity === null) {
-            return [];
+            return null;
         }
 
-        return [new Finding('M4', $severity,
+        return new Finding(Code::M4, $severity,
             $controller->passesThrottle === false ? "$controller->name does not pass throttle." : "It is not known whether $controller->name passes throttle.",
             why: $pin ? 'The throttle plug goes straight into the receiver.' : 'The receiver has no throttle pin in this mode: the motor would have no signal.',
             change: $pin ? 'Plug the throttle into the receiver, past the controller.' : 'Use a receiver with a throttle pin, or a controller that passes throttle.',
-            from: $controller->id)];
+            from: $controller->id);
     }
 
     /**
      * M5: the receiver sends telemetry, but the chain loses it.
      *
      * @param  non-empty-list<Joint>  $joints
-     * @return list<Finding>
      */
-    public static function telemetry(array $joints, Telemetry $telemetry): array
+    public static function telemetry(array $joints, Telemetry $telemetry): ?Finding
     {
-        $receiver = null;
-        foreach ($joints as $joint) {
-            $receiver = $joint->to instanceof Receiver ? $joint->to : $receiver;
-        }
+        $receiver = Path::along($joints)->lastReceiver();
         $toController = $joints[count($joints) - 1]->to instanceof Controller;
         if ($receiver?->telemetry !== true || $telemetry === Telemetry::Full || ($telemetry === Telemetry::Link && ! $toController)) {
-            return [];
+            return null;
         }
 
-        return [new Finding('M5', Severity::Note,
+        return new Finding(Code::M5, Severity::Note,
             $telemetry === Telemetry::None ? "$receiver->name sends telemetry, but nothing of it reaches the handset." : "Telemetry of the link comes back; none of the controller's.",
-            why: 'A wire or a converter in this chain carries nothing back.', change: 'Use a format that goes both ways all along, or do without.')];
+            why: 'A wire or a converter in this chain carries nothing back.', change: 'Use a format that goes both ways all along, or do without.');
     }
 
     /**
      * M6: a channel the link keeps for itself is used for something else, or nobody said what it is used for.
      *
-     * @param  list<array{function: string, channel: int}>|null  $functions
-     * @return list<Finding>
+     * @param  Functions|null  $functions  Null: not told.
      */
-    public static function reserved(Receiver $receiver, ?array $functions, int $channels): array
+    public static function reserved(Receiver $receiver, ?Functions $functions, int $channels): Findings
     {
         $findings = [];
-        foreach ($receiver->reserved as ['channel' => $channel, 'for' => $for]) {
+        foreach ($receiver->reserved as $reserved) {
+            [$channel, $for] = [$reserved->channel, $reserved->for];
             $purpose = $for === null ? 'itself' : $for;
             if ($functions === null && $channel <= $channels) {
-                $findings[] = new Finding('M6', Severity::Check, "The link to $receiver->name keeps channel $channel for $purpose.",
+                $findings[] = new Finding(Code::M6, Severity::Check, "The link to $receiver->name keeps channel $channel for $purpose.",
                     why: 'Any other function on it would not work, or would set off the wrong thing.', change: "Keep channel $channel free".($for === null ? '.' : ", or use it for $for only."), to: $receiver->id);
             }
             foreach ($functions ?? [] as $entry) {
-                if ($entry['channel'] === $channel && $entry['function'] !== $for) {
-                    $findings[] = new Finding('M6', Severity::Fix, "Channel $channel carries {$entry['function']}, but the link to $receiver->name keeps it for $purpose.",
-                        found: $entry['function'], expected: $for ?? 'nothing', why: 'The function would not get through, or would set off the wrong thing.',
-                        change: "Put {$entry['function']} on another channel.", to: $receiver->id);
+                if ($entry->channel === $channel && $entry->function !== $for) {
+                    $findings[] = new Finding(Code::M6, Severity::Fix, "Channel $channel carries {$entry->function}, but the link to $receiver->name keeps it for $purpose.",
+                        found: $entry->function, expected: $for ?? 'nothing', why: 'The function would not get through, or would set off the wrong thing.',
+                        change: "Put {$entry->function} on another channel.", to: $receiver->id);
                 }
             }
         }
 
-        return $findings;
+        return Findings::of(...$findings);
     }
 
     /** P1 or P2 of a box fed by the craft; null if it fits or is not known. */

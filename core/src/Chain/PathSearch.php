@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
-use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Handset;
@@ -108,7 +108,7 @@ final class PathSearch
     {
         if (! array_key_exists($receiver->id, $this->ends)) {
             $tails = $this->ways->tails($receiver);
-            $fixes = count(array_filter($this->findingsAtEnd($receiver), static fn (Finding $finding): bool => $finding->severity === Severity::Fix));
+            $fixes = $this->findingsAtEnd($receiver)->countOf(Severity::Fix);
             $this->ends[$receiver->id] = $tails === [] ? null : self::floor($tails[0])->plusBox($fixes);
         }
 
@@ -121,14 +121,12 @@ final class PathSearch
         return $tail->converters === [] ? $tail->least : new Cost(0, count($tail->boxes) - count($tail->converters) + 1, 0, 0.0);
     }
 
-    /** @return list<Finding> */
-    private function findingsAtEnd(Receiver $receiver): array
+    private function findingsAtEnd(Receiver $receiver): Findings
     {
-        return [...$this->reserved($receiver), ...$this->ways->fed($receiver)];
+        return $this->reserved($receiver)->and($this->ways->fed($receiver));
     }
 
-    /** @return list<Finding> */
-    private function reserved(Receiver $receiver): array
+    private function reserved(Receiver $receiver): Findings
     {
         return PathRules::reserved($receiver, $this->request->functions, $this->request->channels);
     }

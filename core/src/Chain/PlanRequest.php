@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
+use Linguator\Core\Channel\Functions;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
 use Linguator\Core\Gear\Box;
@@ -26,7 +27,7 @@ final readonly class PlanRequest
      * @param  list<Controller>  $controllers  Those that must stand before the craft, in this sequence.
      * @param  list<string>  $mustModules  Ids of modules that must be there.
      * @param  list<string>  $mustReceivers
-     * @param  list<array{function: string, channel: int}>|null  $functions  Null: not told.
+     * @param  Functions|null  $functions  Null: not told.
      * @param  Pack|null  $pack  Null: not known.
      */
     private function __construct(
@@ -38,7 +39,7 @@ final readonly class PlanRequest
         public array $controllers,
         public array $mustModules,
         public array $mustReceivers,
-        public ?array $functions,
+        public ?Functions $functions,
         public ?Pack $pack,
     ) {
     }
@@ -138,21 +139,18 @@ final readonly class PlanRequest
         return $through;
     }
 
-    /** @return list<array{function: string, channel: int}>|null */
-    private static function functions(Node $node): ?array
+    private static function functions(Node $node): ?Functions
     {
         if (! $node->has('functions')) {
             return null;
         }
-        $functions = [];
         foreach ($node->nodes('functions') as $k => $entry) {
             if ($entry->int('channel') > $node->int('channels')) {
                 throw DocumentError::at("functions.$k.channel", sprintf('Found channel %d; expected at most %d, the number of channels sent.', $entry->int('channel'), $node->int('channels')));
             }
-            $functions[] = ['function' => $entry->text('function'), 'channel' => $entry->int('channel')];
         }
 
-        return $functions;
+        return Functions::fromNodes($node->nodes('functions'));
     }
 
     /**

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
-use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Findings;
+use Linguator\Core\Finding\Severity;
 use Linguator\Core\Gear\Box;
 
 /** A part of a chain behind its first box: the boxes that follow and every way in which each coupling joins. */
@@ -13,36 +14,35 @@ final readonly class Segment
     /**
      * @param  list<Box>  $boxes
      * @param  list<non-empty-list<Joint>>  $couplings  One for each box.
-     * @param  list<Finding>  $boxFindings
      * @param  list<string>  $converters  Ids of the converters in it.
      */
     private function __construct(
         public array $boxes,
         public array $couplings,
         public Cost $least,
-        public array $boxFindings,
+        public Findings $boxFindings,
         public array $converters,
     ) {
     }
 
     public static function start(): self
     {
-        return new self([], [], Cost::zero(), [], []);
+        return new self([], [], Cost::zero(), Findings::none(), []);
     }
 
     /**
      * @param  non-empty-list<Joint>  $joints
-     * @param  list<Finding>  $findings  Those of the box itself.
+     * @param  Findings|null  $findings  Those of the box itself.
      */
-    public function to(Box $box, array $joints, array $findings = [], bool $isConverter = false): self
+    public function to(Box $box, array $joints, ?Findings $findings = null, bool $isConverter = false): self
     {
-        $fixes = count(array_filter($findings, static fn (Finding $finding): bool => $finding->severity->value === 'fix'));
+        $fixes = $findings?->countOf(Severity::Fix) ?? 0;
 
         return new self(
             [...$this->boxes, $box],
             [...$this->couplings, $joints],
             $this->least->plus(Cost::leastOf($joints))->plusBox($fixes),
-            [...$this->boxFindings, ...$findings],
+            $this->boxFindings->and(...array_filter([$findings])),
             $isConverter ? [...$this->converters, $box->id()] : $this->converters,
         );
     }
@@ -53,7 +53,7 @@ final readonly class Segment
             [...$this->boxes, ...$next->boxes],
             [...$this->couplings, ...$next->couplings],
             $this->least->plus($next->least),
-            [...$this->boxFindings, ...$next->boxFindings],
+            $this->boxFindings->and($next->boxFindings),
             [...$this->converters, ...$next->converters],
         );
     }

@@ -29,10 +29,8 @@ enum Telemetry: string
     {
         $behind = false;
         $full = $joints[count($joints) - 1]->to instanceof Controller;
-        $lastReceiver = 0;
-        foreach ($joints as $k => $joint) {
-            $lastReceiver = $joint->to instanceof Receiver ? $k : $lastReceiver;
-        }
+        // Joint k ends in box k + 1.
+        $lastReceiver = (Path::along($joints)->lastReceiverAt() ?? 1) - 1;
         foreach ($joints as $k => $joint) {
             $behind = $k > $lastReceiver;
             $broken = ($joint->to instanceof Receiver && $joint->to->telemetry !== true)

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Controller;
 use Linguator\Core\Gear\Handset;
@@ -90,14 +91,14 @@ final class WireJoiner
             return new Misfit($judgement->misses);
         }
         $pace = WirePace::choose($output, $input, $from, $this->context);
-        array_push($judgement->findings, ...$pace->findings);
+        $judgement->add($pace->findings);
 
         return new Joint(
             $from,
             $to,
             $output->format->id,
             $this->changes($from, $output, $to, $input, $pace),
-            $judgement->allFindings(),
+            $judgement->findings(),
             new LatencyStage("{$from->name()} → {$to->name()}, {$output->format->name}", $pace->periodMs, $output->format->transitMs),
             self::link($output, $input, $pace),
             $output,
@@ -113,7 +114,7 @@ final class WireJoiner
         if ($output->polarity === null || $input->polarity === null) {
             $judgement->notKnown('polarity');
         } elseif ($output->polarity !== $input->polarity) {
-            $judgement->miss('M3');
+            $judgement->miss(Code::M3);
         }
     }
 
@@ -128,7 +129,7 @@ final class WireJoiner
             }
         } elseif (($input->levelMaxV !== null && $output->levelV > $input->levelMaxV + self::LEVEL_TOLERANCE)
             || ($input->levelMinV !== null && $output->levelV < $input->levelMinV - self::LEVEL_TOLERANCE)) {
-            $judgement->miss('M11');
+            $judgement->miss(Code::M11);
         }
     }
 
@@ -156,7 +157,7 @@ final class WireJoiner
             return;
         }
         if ($from->hasRadioThatStaysOn()) {
-            $judgement->miss('M1');
+            $judgement->miss(Code::M1);
         }
         if ($output->place !== Place::Bay || ! $to instanceof Module) {
             return;
@@ -168,10 +169,10 @@ final class WireJoiner
             return;
         }
         $finding = PowerCheck::voltage($to->name, $to->supply, $supply);
-        if ($finding?->code === 'P1') {
-            $judgement->miss('P1');
-        } elseif ($finding !== null) {
-            $judgement->findings[] = $finding;
+        if ($finding?->code === Code::P1) {
+            $judgement->miss(Code::P1);
+        } else {
+            $judgement->add($finding);
         }
     }
 

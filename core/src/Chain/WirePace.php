@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Handset;
@@ -27,9 +29,8 @@ final readonly class WirePace
 
     /**
      * @param  bool  $isChange  The box is delivered with another period.
-     * @param  list<Finding>  $findings
      */
-    private function __construct(public float $periodMs, public bool $isChange, public array $findings)
+    private function __construct(public float $periodMs, public bool $isChange, public Findings $findings)
     {
     }
 
@@ -70,36 +71,27 @@ final readonly class WirePace
             $slowEnough !== [] => max($slowEnough),
             default => max([0.0, ...$periods]),
         };
-        $findings = [];
-        if ($slowEnough === []) {
-            $findings[] = self::tooFast(Severity::Fix, $chosen, (float) $maxRateHz, $from);
-        }
-        if ($chosen < $needed - self::EPSILON) {
-            $findings[] = new Finding('M2', Severity::Fix,
-                sprintf('The pulse train of %s has no room for its gap: %g ms is too short.', $from->name(), $chosen),
-                found: "$chosen ms", expected: sprintf('at least %g ms', ceil($needed * 2) / 2),
-                why: 'At full stick the reader takes a channel for the gap: values jump or freeze.',
-                change: 'Use a longer frame, send fewer channels, hold unused ones at their lowest value, or use a serial format.', from: $from->id());
-        }
+        $tooFast = $slowEnough === [] ? self::tooFast(Severity::Fix, $chosen, (float) $maxRateHz, $from) : null;
+        $tooShort = $chosen >= $needed - self::EPSILON ? null : new Finding(Code::M2, Severity::Fix,
+            sprintf('The pulse train of %s has no room for its gap: %g ms is too short.', $from->name(), $chosen),
+            found: "$chosen ms", expected: sprintf('at least %g ms', ceil($needed * 2) / 2),
+            why: 'At full stick the reader takes a channel for the gap: values jump or freeze.',
+            change: 'Use a longer frame, send fewer channels, hold unused ones at their lowest value, or use a serial format.', from: $from->id());
 
-        return new self($chosen, abs($chosen - $periods[0]) > self::EPSILON, $findings);
+        return new self($chosen, abs($chosen - $periods[0]) > self::EPSILON, Findings::of($tooFast, $tooShort));
     }
 
     private static function usual(OutputPort $output, InputPort $input, Box $from): self
     {
         $usual = $output->format->usualMs;
-        $findings = [];
-        if (! self::keepsUp($usual, $input->maxRateHz)) {
-            $findings[] = self::tooFast(Severity::Check, $usual, (float) $input->maxRateHz, $from);
-        }
-        if ($output->format->id === 'ppm' && self::trainChannels($output, $from) > self::TRAIN_CHANNELS) {
-            $findings[] = new Finding('M2', Severity::Check,
-                sprintf('%s puts %d channels into one pulse train, and its frame period is not known.', $from->name(), self::trainChannels($output, $from)),
-                found: self::trainChannels($output, $from).' channels', expected: 'at most 8, or a known frame period',
-                why: 'Eight channels are what a usual frame holds with a safe gap.', change: 'Enter the frame period on the card, or send fewer channels.', from: $from->id());
-        }
+        $tooFast = self::keepsUp($usual, $input->maxRateHz) ? null : self::tooFast(Severity::Check, $usual, (float) $input->maxRateHz, $from);
+        $mayBeCramped = $output->format->id === 'ppm' && self::trainChannels($output, $from) > self::TRAIN_CHANNELS;
+        $cramped = ! $mayBeCramped ? null : new Finding(Code::M2, Severity::Check,
+            sprintf('%s puts %d channels into one pulse train, and its frame period is not known.', $from->name(), self::trainChannels($output, $from)),
+            found: self::trainChannels($output, $from).' channels', expected: 'at most 8, or a known frame period',
+            why: 'Eight channels are what a usual frame holds with a safe gap.', change: 'Enter the frame period on the card, or send fewer channels.', from: $from->id());
 
-        return new self($usual, false, $findings);
+        return new self($usual, false, Findings::of($tooFast, $cramped));
     }
 
     private static function keepsUp(float $periodMs, ?float $maxRateHz): bool
@@ -109,7 +101,7 @@ final readonly class WirePace
 
     private static function tooFast(Severity $severity, float $periodMs, float $maxRateHz, Box $from): Finding
     {
-        return new Finding('M7', $severity,
+        return new Finding(Code::M7, $severity,
             sprintf('%s sends a frame every %g ms; the reader keeps up with %g per second at most.', $from->name(), $periodMs, $maxRateHz),
             found: sprintf('%.4g Hz', 1000 / $periodMs), expected: "at most $maxRateHz Hz",
             why: 'The reader loses frames and reports errors, or an analogue servo overheats.',

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
-use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Code;
+use Linguator\Core\Finding\Findings;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Controller;
 use Linguator\Core\Gear\Converter;
@@ -46,7 +47,7 @@ final class WireWays
     {
         $direct = $this->joiner->joints($from, $to);
         if ($direct !== []) {
-            return [Segment::start()->to($to, $direct, $inCraft ? $this->fed($to) : [])];
+            return [Segment::start()->to($to, $direct, $inCraft ? $this->fed($to) : null)];
         }
         $left = self::MAX_CONVERTERS - count($used);
         $ways = $left >= 1 ? $this->withOne($from, $to, $used, $inCraft) : [];
@@ -68,15 +69,13 @@ final class WireWays
     /** Whether the craft's supply would destroy this box. */
     public function isDestroyed(Box $box): bool
     {
-        return PathRules::feed($box, $this->craft->feedsV)?->code === 'P1';
+        return PathRules::feed($box, $this->craft->feedsV)?->code === Code::P1;
     }
 
-    /** @return list<Finding> */
-    public function fed(Box $box): array
+    /** P1 or P2 of a box fed by the craft. */
+    public function fed(Box $box): Findings
     {
-        $finding = $box === $this->craft ? null : PathRules::feed($box, $this->craft->feedsV);
-
-        return $finding === null ? [] : [$finding];
+        return Findings::of($box === $this->craft ? null : PathRules::feed($box, $this->craft->feedsV));
     }
 
     /**
@@ -118,8 +117,8 @@ final class WireWays
             $joints = $this->isFree($converter, $used, $inCraft) ? $this->joiner->joints($converter, $to) : [];
             if ($joints !== []) {
                 $ways[] = Segment::start()
-                    ->to($converter, $this->certain($from, $converter), $inCraft ? $this->fed($converter) : [], true)
-                    ->to($to, $joints, $inCraft ? $this->fed($to) : []);
+                    ->to($converter, $this->certain($from, $converter), $inCraft ? $this->fed($converter) : null, true)
+                    ->to($to, $joints, $inCraft ? $this->fed($to) : null);
             }
         }
 
@@ -139,7 +138,7 @@ final class WireWays
             }
             foreach ($this->withOne($first, $to, [...$used, $first->id], $inCraft) as $rest) {
                 $ways[] = Segment::start()
-                    ->to($first, $this->certain($from, $first), $inCraft ? $this->fed($first) : [], true)
+                    ->to($first, $this->certain($from, $first), $inCraft ? $this->fed($first) : null, true)
                     ->then($rest);
             }
         }

@@ -11,34 +11,29 @@ namespace Linguator\Core\Channel;
 final readonly class Assignment
 {
     /**
-     * @param  list<array{function: string, channel: int}>  $functions  As they are now.
+     * @param  Functions  $functions  As they are now.
      * @param  array<int, string|null>  $reserved  By channel: the only function allowed there; null: none.
-     * @param  list<int>  $fixed  Channels of functions that cannot move (the four sticks).
+     * @param  int  $channels  How many get through.
      */
-    public function __construct(private array $functions, private array $reserved, private int $channels, private array $fixed = [1, 2, 3, 4])
+    public function __construct(private Functions $functions, private array $reserved, private int $channels)
     {
     }
 
-    /**
-     * What is wrong now: `shared` with another function, `reserved` for another, or `beyond` what gets through.
-     *
-     * @return list<array{function: string, channel: int, clash: string, with: string|null}>
-     */
+    /** @return list<Clash> What is wrong now. */
     public function clashes(): array
     {
-        $clashes = [];
-        $seen = [];
-        foreach ($this->functions as ['function' => $function, 'channel' => $channel]) {
-            if ($channel > $this->channels) {
-                $clashes[] = ['function' => $function, 'channel' => $channel, 'clash' => 'beyond', 'with' => null];
+        [$clashes, $seen] = [[], []];
+        foreach ($this->functions as $entry) {
+            if ($entry->channel > $this->channels) {
+                $clashes[] = new Clash($entry, ClashKind::Beyond);
             }
-            if ($this->isForbidden($function, $channel)) {
-                $clashes[] = ['function' => $function, 'channel' => $channel, 'clash' => 'reserved', 'with' => $this->reserved[$channel]];
+            if ($this->isForbidden($entry->function, $entry->channel)) {
+                $clashes[] = new Clash($entry, ClashKind::Reserved, $this->reserved[$entry->channel]);
             }
-            if (isset($seen[$channel])) {
-                $clashes[] = ['function' => $function, 'channel' => $channel, 'clash' => 'shared', 'with' => $seen[$channel]];
+            if (isset($seen[$entry->channel])) {
+                $clashes[] = new Clash($entry, ClashKind::Shared, $seen[$entry->channel]);
             }
-            $seen[$channel] ??= $function;
+            $seen[$entry->channel] ??= $entry->function;
         }
 
         return $clashes;
@@ -49,30 +44,36 @@ final readonly class Assignment
      *
      * A function reserved for a channel goes there; then those that are right where they are stay; the rest take the lowest free ones.
      *
-     * @return list<array{function: string, from: int, to: int}>|null
+     * @return list<Move>|null
      */
     public function moves(): ?array
     {
         $placed = [];
-        foreach ($this->functions as ['function' => $function, 'channel' => $channel]) {
-            $own = array_search($function, $this->reserved, true);
+        foreach ($this->functions as $entry) {
+            $own = array_search($entry->function, $this->reserved, true);
             if (is_int($own) && $own <= $this->channels && ! isset($placed[$own])) {
-                $placed[$own] = $function;
-            } elseif (! isset($placed[$channel]) && $channel <= $this->channels && ! $this->isForbidden($function, $channel) && ! $this->isWantedByOwner($channel)) {
-                $placed[$channel] = $function;
+                $placed[$own] = $entry->function;
+            } elseif ($this->mayStay($entry, $placed)) {
+                $placed[$entry->channel] = $entry->function;
             }
         }
-        foreach ($this->functions as ['function' => $function]) {
-            if (! in_array($function, $placed, true)) {
-                $free = $this->lowestFree($placed, $function);
+        foreach ($this->functions as $entry) {
+            if (! in_array($entry->function, $placed, true)) {
+                $free = $this->lowestFree($placed);
                 if ($free === null) {
                     return null;
                 }
-                $placed[$free] = $function;
+                $placed[$free] = $entry->function;
             }
         }
 
         return $this->differences($placed);
+    }
+
+    /** @param  array<int, string>  $placed */
+    private function mayStay(FunctionChannel $entry, array $placed): bool
+    {
+        return ! isset($placed[$entry->channel]) && $entry->channel <= $this->channels && ! $this->isForbidden($entry->function, $entry->channel) && ! $this->isWantedByOwner($entry->channel);
     }
 
     private function isForbidden(string $function, int $channel): bool
@@ -85,14 +86,18 @@ final readonly class Assignment
     {
         $owner = $this->reserved[$channel] ?? null;
 
-        return $owner !== null && in_array($owner, array_column($this->functions, 'function'), true);
+        return $owner !== null && $this->functions->has($owner);
     }
 
-    /** @param  array<int, string>  $placed */
-    private function lowestFree(array $placed, string $function): ?int
+    /**
+     * The lowest channel beyond the sticks that nothing sits on and the link does not keep.
+     *
+     * @param  array<int, string>  $placed
+     */
+    private function lowestFree(array $placed): ?int
     {
-        for ($channel = 1; $channel <= $this->channels; $channel++) {
-            if (! isset($placed[$channel]) && ! in_array($channel, $this->fixed, true) && ! $this->isForbidden($function, $channel) && ! array_key_exists($channel, $this->reserved)) {
+        for ($channel = ChannelOrder::STICKS + 1; $channel <= $this->channels; $channel++) {
+            if (! isset($placed[$channel]) && ! array_key_exists($channel, $this->reserved)) {
                 return $channel;
             }
         }
@@ -102,15 +107,15 @@ final readonly class Assignment
 
     /**
      * @param  array<int, string>  $placed
-     * @return list<array{function: string, from: int, to: int}>
+     * @return list<Move>
      */
     private function differences(array $placed): array
     {
         $moves = [];
-        foreach ($this->functions as ['function' => $function, 'channel' => $from]) {
-            $to = (int) array_search($function, $placed, true);
-            if ($to !== $from) {
-                $moves[] = ['function' => $function, 'from' => $from, 'to' => $to];
+        foreach ($this->functions as $entry) {
+            $to = (int) array_search($entry->function, $placed, true);
+            if ($to !== $entry->channel) {
+                $moves[] = new Move($entry->function, $entry->channel, $to);
             }
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Channel;
 
 use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Node;
 
 /** Channel values over time: rows of pulse widths in microseconds at rising times in milliseconds. */
 final readonly class ChannelLog
@@ -18,6 +19,16 @@ final readonly class ChannelLog
      */
     private function __construct(public array $times, public array $columns)
     {
+    }
+
+    /**
+     * @param  list<Node>  $rows  Each with `t_ms` and `us`.
+     *
+     * @throws DocumentError as `fromRows`.
+     */
+    public static function fromNodes(array $rows): self
+    {
+        return self::fromRows(array_map(static fn (Node $row): float => $row->number('t_ms'), $rows), array_map(static fn (Node $row): array => $row->numbersOrNull('us') ?? [], $rows));
     }
 
     /**

@@ -7,6 +7,8 @@ namespace Linguator\Core\Channel;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Excerpt;
 use Linguator\Core\Document\Json;
+use Linguator\Core\Document\Node;
+use Linguator\Core\Document\Schemas;
 
 /** Reads a channel log as people paste it: CSV of time and pulse widths, or the JSON of the verb `movement`. */
 final class ChannelLogText
@@ -14,6 +16,18 @@ final class ChannelLogText
     private const MAX_BYTES = 8_388_608;
 
     private const MAX_ROWS = 200_000;
+
+    /**
+     * The log itself, its rows held against what the verb `movement` takes.
+     *
+     * @throws DocumentError below `log`.
+     */
+    public static function log(string $text): ChannelLog
+    {
+        $question = (object) ['log' => self::rows($text), 'sequence' => ['A']];
+
+        return ChannelLog::fromNodes((new Node((new Schemas)->check($question, 'verbs/movement.in.json')))->nodes('log'));
+    }
 
     /**
      * Rows of the verb's `log`.

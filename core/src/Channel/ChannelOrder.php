@@ -7,6 +7,9 @@ namespace Linguator\Core\Channel;
 /** Which of A, E, T, R rides on channel 1, 2, 3, 4; for example `AETR`. Immutable, always a permutation. */
 final readonly class ChannelOrder
 {
+    /** The four main controls ride on the first four channels; what lies beyond is an auxiliary. */
+    public const STICKS = 4;
+
     /** @param  list<Letter>  $letters */
     private function __construct(private array $letters)
     {

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Channel;
 
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
+use Linguator\Core\Quantity\Pulse;
 
 /**
  * Finds from a channel log which stick rides on which channel.
@@ -15,8 +18,6 @@ use Linguator\Core\Finding\Severity;
 final readonly class MovementAnalysis
 {
     /** A centred stick may rest this far from 1500 µs. */
-    private const CENTRE_US = 1500.0;
-
     private const OFF_CENTRE_US = 10.0;
 
     /** A stick without a spring rests within this of one of its ends (µs). */
@@ -31,7 +32,7 @@ final readonly class MovementAnalysis
     /** @var list<Movement> */
     private array $movements;
 
-    /** @var array<int, array{letter: Letter, reversed: bool}> By channel. */
+    /** @var array<int, FoundStick> By channel. */
     private array $assigned;
 
     /** @param  list<Letter>  $sequence The sticks in the sequence in which they were moved. */
@@ -44,45 +45,37 @@ final readonly class MovementAnalysis
     /** The order, if all four letters were found on channels 1–4. */
     public function order(): ?ChannelOrder
     {
-        $byChannel = array_map(static fn (array $found): Letter => $found['letter'], $this->assigned);
-        $onFirstFour = array_filter($byChannel, static fn (int $channel): bool => $channel <= 4, ARRAY_FILTER_USE_KEY);
+        $byChannel = array_map(static fn (FoundStick $found): Letter => $found->letter, $this->assigned);
+        $onFirstFour = array_filter($byChannel, static fn (int $channel): bool => $channel <= ChannelOrder::STICKS, ARRAY_FILTER_USE_KEY);
 
-        return count($onFirstFour) === 4 ? ChannelOrder::fromChannels($onFirstFour) : null;
+        return count($onFirstFour) === ChannelOrder::STICKS ? ChannelOrder::fromChannels($onFirstFour) : null;
     }
 
-    /** @return list<array{channel: int, letter: string|null, reversed: bool|null, min: float, rest: float, max: float, moved: bool}> */
+    public function answer(): MovementAnswer
+    {
+        return new MovementAnswer($this->order()?->toString(), $this->channels(), $this->findings());
+    }
+
+    /** @return list<MovedChannel> */
     public function channels(): array
     {
-        return array_map(fn (int $index): array => $this->channel($index + 1), array_keys($this->log->columns));
+        return array_map(fn (int $index): MovedChannel => $this->channel($index + 1), array_keys($this->log->columns));
     }
 
-    /** @return list<Finding> */
-    public function findings(): array
+    public function findings(): Findings
     {
-        $findings = [...$this->movementFindings(), ...$this->orderFindings()];
-        foreach ($this->channels() as $channel) {
-            array_push($findings, ...$this->channelFindings($channel));
-        }
-
-        return $findings;
+        return $this->movementFindings()->and($this->orderFinding(), ...array_map($this->channelFindings(...), $this->channels()));
     }
 
-    /** @return array{channel: int, letter: string|null, reversed: bool|null, min: float, rest: float, max: float, moved: bool} */
-    private function channel(int $channel): array
+    private function channel(int $channel): MovedChannel
     {
         $values = $this->log->columns[$channel - 1];
         $found = $this->assigned[$channel] ?? null;
         $rest = $this->log->rest($channel);
 
-        return [
-            'channel' => $channel,
-            'letter' => $found === null ? null : $found['letter']->value,
-            'reversed' => $found === null ? null : $found['reversed'],
-            'min' => min($values),
-            'rest' => $rest,
-            'max' => max($values),
-            'moved' => max($values) - $rest > ChannelLog::MOVED_US || $rest - min($values) > ChannelLog::MOVED_US,
-        ];
+        $moved = max($values) - $rest > ChannelLog::MOVED_US || $rest - min($values) > ChannelLog::MOVED_US;
+
+        return new MovedChannel($channel, $found?->letter, $found?->reversed, min($values), $rest, max($values), $moved);
     }
 
     /**
@@ -123,7 +116,7 @@ final readonly class MovementAnalysis
         return $open === null ? $joined : [...$joined, $open];
     }
 
-    /** @return array<int, array{letter: Letter, reversed: bool}> */
+    /** @return array<int, FoundStick> */
     private function assign(): array
     {
         if (count($this->movements) < count($this->sequence)) {
@@ -133,20 +126,19 @@ final readonly class MovementAnalysis
         foreach ($this->sequence as $k => $letter) {
             $upFirst = $this->movements[$k]->upFirst;
             if (count($upFirst) === 1 && ! isset($assigned[array_key_first($upFirst)])) {
-                $assigned[array_key_first($upFirst)] = ['letter' => $letter, 'reversed' => ! reset($upFirst)];
+                $assigned[array_key_first($upFirst)] = new FoundStick($letter, ! reset($upFirst));
             }
         }
 
         return $assigned;
     }
 
-    /** @return list<Finding> */
-    private function movementFindings(): array
+    private function movementFindings(): Findings
     {
         $findings = [];
         foreach ($this->movements as $movement) {
             if (count($movement->channels()) > 1) {
-                $findings[] = new Finding('two_moved', Severity::Fix,
+                $findings[] = new Finding(Code::TwoMoved, Severity::Fix,
                     'Channels '.implode(' and ', $movement->channels()).' moved together.',
                     why: 'One stick should move one channel: a mix or a flight mode in the handset is still on.',
                     change: 'Turn mixes and handset flight modes off for this model, then move the sticks again.');
@@ -154,62 +146,57 @@ final readonly class MovementAnalysis
         }
         $missing = count($this->sequence) - count($this->movements);
         if ($missing > 0) {
-            $findings[] = new Finding('nothing_moved', Severity::Fix,
+            $findings[] = new Finding(Code::NothingMoved, Severity::Fix,
                 sprintf('%d stick movement(s) expected, %d seen.', count($this->sequence), count($this->movements)),
                 why: 'A channel that stays still is dead, or the reader takes the wire for another format.',
                 change: 'Check that the link is up and every stick moves a value, then move the sticks again, one at a time.');
         }
 
-        return $findings;
+        return Findings::of(...$findings);
     }
 
-    /** @return list<Finding> */
-    private function orderFindings(): array
+    private function orderFinding(): ?Finding
     {
         $wrong = [];
         foreach ($this->assigned as $channel => $found) {
-            if ($this->expected !== null && $this->expected->channelOf($found['letter']) !== $channel) {
-                $wrong[] = "{$found['letter']->value} on channel $channel, not {$this->expected->channelOf($found['letter'])}";
+            if ($this->expected !== null && $this->expected->channelOf($found->letter) !== $channel) {
+                $wrong[] = "{$found->letter->value} on channel $channel, not {$this->expected->channelOf($found->letter)}";
             }
         }
         if ($wrong === [] || $this->expected === null) {
-            return [];
+            return null;
         }
 
-        return [new Finding('order_differs', Severity::Fix, 'The order differs: '.implode('; ', $wrong).'.',
+        return new Finding(Code::OrderDiffers, Severity::Fix, 'The order differs: '.implode('; ', $wrong).'.',
             found: $this->order()?->toString(), expected: $this->expected->toString(),
-            why: 'A stick would move something else than it should.')];
+            why: 'A stick would move something else than it should.');
     }
 
-    /**
-     * @param  array{channel: int, letter: string|null, reversed: bool|null, min: float, rest: float, max: float, moved: bool}  $channel
-     * @return list<Finding>
-     */
-    private function channelFindings(array $channel): array
+    private function channelFindings(MovedChannel $channel): Findings
     {
-        if (! $channel['moved']) {
-            return [];
+        if (! $channel->moved) {
+            return Findings::none();
         }
         $findings = [];
-        $name = 'Channel '.$channel['channel'];
+        $name = "Channel $channel->channel";
         $us = static fn (float $value): string => round($value, 1).' µs';
-        $atEnd = min($channel['rest'] - $channel['min'], $channel['max'] - $channel['rest']) <= self::AT_END_US;
-        if ($channel['letter'] !== 'T' && ! $atEnd && abs($channel['rest'] - self::CENTRE_US) > self::OFF_CENTRE_US) {
-            $findings[] = new Finding('rest_off_centre', Severity::Fix, "$name rests off centre.",
-                found: $us($channel['rest']), expected: '1490–1510 µs',
+        $atEnd = min($channel->rest - $channel->min, $channel->max - $channel->rest) <= self::AT_END_US;
+        if ($channel->letter !== Letter::Throttle && ! $atEnd && abs($channel->rest - Pulse::CENTRE_US) > self::OFF_CENTRE_US) {
+            $findings[] = new Finding(Code::RestOffCentre, Severity::Fix, "$name rests off centre.",
+                found: $us($channel->rest), expected: '1490–1510 µs',
                 why: 'A stabilised craft drifts; a servo holds its surface off neutral.', change: 'Centre trims and calibrate the sticks, then set the sub-trim.');
         }
-        if ($channel['max'] - $channel['min'] < self::SHORT_TRAVEL_US) {
-            $findings[] = new Finding('short_travel', Severity::Check, "$name travels only {$us($channel['max'] - $channel['min'])}.",
-                found: "{$us($channel['min'])} to {$us($channel['max'])}", expected: 'at least 800 µs',
+        if ($channel->max - $channel->min < self::SHORT_TRAVEL_US) {
+            $findings[] = new Finding(Code::ShortTravel, Severity::Check, "$name travels only {$us($channel->max - $channel->min)}.",
+                found: "{$us($channel->min)} to {$us($channel->max)}", expected: 'at least 800 µs',
                 why: 'The craft never reaches full rate, or never arms.', change: 'Move the stick to both ends; if it did, raise the ends in the handset.');
         }
-        if ($channel['min'] < self::LOWEST_US || $channel['max'] > self::HIGHEST_US) {
-            $findings[] = new Finding('over_travel', Severity::Check, "$name goes beyond the usual range.",
-                found: "{$us($channel['min'])} to {$us($channel['max'])}", expected: '900 to 2100 µs',
+        if ($channel->min < self::LOWEST_US || $channel->max > self::HIGHEST_US) {
+            $findings[] = new Finding(Code::OverTravel, Severity::Check, "$name goes beyond the usual range.",
+                found: "{$us($channel->min)} to {$us($channel->max)}", expected: '900 to 2100 µs',
                 why: 'Small servos are driven against their stops; a controller has dead ends on the stick.', change: 'Reduce the ends in the handset.');
         }
 
-        return $findings;
+        return Findings::of(...$findings);
     }
 }

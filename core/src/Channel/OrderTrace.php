@@ -71,14 +71,9 @@ final readonly class OrderTrace
         ]);
     }
 
-    /** @return list<array{letter: string, handset_channel: int, arrives_on: int, read_as: string}> In handset order. */
-    public function toArray(): array
+    /** @return list<StickWay> In handset order. */
+    public function sticks(): array
     {
-        return array_map(fn (int $channel): array => [
-            'letter' => $this->handset->at($channel)->value,
-            'handset_channel' => $channel,
-            'arrives_on' => $this->arrivesOn($channel),
-            'read_as' => $this->readAs($channel)->value,
-        ], [1, 2, 3, 4]);
+        return array_map(fn (int $channel): StickWay => new StickWay($this->handset->at($channel), $channel, $this->arrivesOn($channel), $this->readAs($channel)), [1, 2, 3, 4]);
     }
 }

@@ -34,6 +34,14 @@ final class DocumentError extends \RuntimeException
         return new self($this->errorCode, $this->getMessage(), $path, $this->sourceLine);
     }
 
+    /** The same error for what stands inside a document, below the place given. */
+    public function outside(string $prefix): self
+    {
+        $path = $this->path === $prefix ? '' : (str_starts_with($this->path, "$prefix.") ? substr($this->path, strlen($prefix) + 1) : $this->path);
+
+        return new self($this->errorCode, $this->getMessage(), $path, $this->sourceLine);
+    }
+
     public function onLine(?int $line): self
     {
         return new self($this->errorCode, $this->getMessage(), $this->path, $line);

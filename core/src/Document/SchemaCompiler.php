@@ -16,7 +16,7 @@ final class SchemaCompiler
     private const SILENT = ['$schema', '$id', '$defs', 'title', 'description', 'default', 'examples'];
 
     private const KNOWN = ['$ref', 'type', 'enum', 'const', 'minimum', 'maximum', 'exclusiveMinimum', 'exclusiveMaximum', 'minLength', 'maxLength', 'pattern',
-        'properties', 'required', 'additionalProperties', 'propertyNames', 'maxProperties', 'items', 'prefixItems', 'minItems', 'maxItems', 'uniqueItems',
+        'properties', 'required', 'additionalProperties', 'propertyNames', 'minProperties', 'maxProperties', 'items', 'prefixItems', 'minItems', 'maxItems', 'uniqueItems',
         'anyOf', 'oneOf', 'allOf', 'if', 'then', 'else'];
 
     private const BOUNDS = ['minimum' => '>=', 'maximum' => '<=', 'exclusiveMinimum' => '>', 'exclusiveMaximum' => '<'];
@@ -63,9 +63,11 @@ final class SchemaCompiler
     public function php(): string
     {
         $this->method('#', $this->root);
-        // Others may point at any definition.
-        foreach (get_object_vars(($this->root->{'$defs'} ?? null) instanceof \stdClass ? $this->root->{'$defs'} : new \stdClass) as $name => $schema) {
-            $this->method("#/\$defs/$name", $schema);
+        // Others may point at any definition, and at any part of the whole.
+        foreach (['$defs', 'properties'] as $place) {
+            foreach (get_object_vars(($this->root->{$place} ?? null) instanceof \stdClass ? $this->root->{$place} : new \stdClass) as $name => $schema) {
+                $this->method("#/$place/$name", $schema);
+            }
         }
         $requires = implode('', array_map(static fn (string $file): string => 'require_once __DIR__.'.var_export('/'.self::fileName($file), true).";\n", array_keys($this->asks)));
         $methods = '';
@@ -82,14 +84,20 @@ final class SchemaCompiler
         return 'S_'.preg_replace('/[^A-Za-z0-9]+/', '_', preg_replace('/\.json$/D', '', $file) ?? $file);
     }
 
+    /** The method of a place that others may point at, such as `/$defs/id` or `/properties/craft`. */
+    private static function methodAt(string $pointer): string
+    {
+        return (str_starts_with($pointer, '/$defs/') ? 'def_' : 'part_').preg_replace('/[^A-Za-z0-9]+/', '_', substr($pointer, (int) strpos($pointer, '/', 1) + 1));
+    }
+
     private function method(string $place, mixed $schema): string
     {
         if (isset($this->methods[$place])) {
             return $this->methods[$place];
         }
         $name = $place === '#' ? 'sound' : 'at'.preg_replace('/[^A-Za-z0-9]+/', '_', substr($place, 1)).'_'.count($this->methods);
-        if (str_starts_with($place, '#/$defs/') && substr_count($place, '/') === 2) {
-            $name = 'def_'.preg_replace('/[^A-Za-z0-9]+/', '_', substr($place, 8));
+        if (substr_count($place, '/') === 2) {
+            $name = self::methodAt(substr($place, 1));
         }
         $this->methods[$place] = $name;
         $this->bodies[$name] = '';
@@ -133,7 +141,7 @@ final class SchemaCompiler
         $target = self::resolved(dirname($this->file), $file);
         $this->asks[$target] = true;
 
-        return '\\'.self::className($target).'::'.($pointer === '' ? 'sound' : 'def_'.preg_replace('/[^A-Za-z0-9]+/', '_', substr($pointer, strlen('/$defs/'))));
+        return '\\'.self::className($target).'::'.($pointer === '' ? 'sound' : self::methodAt($pointer));
     }
 
     private function pointed(string $pointer): mixed
@@ -224,7 +232,7 @@ final class SchemaCompiler
     /** @return list<string> */
     private function object(string $place, \stdClass $schema): array
     {
-        if (! isset($schema->properties) && ! isset($schema->required) && ! property_exists($schema, 'additionalProperties') && ! isset($schema->propertyNames) && ! isset($schema->maxProperties)) {
+        if (! isset($schema->properties) && ! isset($schema->required) && ! property_exists($schema, 'additionalProperties') && ! isset($schema->propertyNames) && ! isset($schema->minProperties) && ! isset($schema->maxProperties)) {
             return [];
         }
         $lines = [];
@@ -232,6 +240,9 @@ final class SchemaCompiler
         $guard = $isObject ? '' : '! $v instanceof \stdClass || ';
         foreach (is_array($schema->required ?? null) ? $schema->required : [] as $name) {
             $lines[] = $this->unless($guard.'property_exists($v, '.var_export($name, true).')');
+        }
+        if (isset($schema->minProperties)) {
+            $lines[] = $this->unless($guard.'count(get_object_vars($v)) >= '.var_export($schema->minProperties, true));
         }
         if (isset($schema->maxProperties)) {
             $lines[] = $this->unless($guard.'count(get_object_vars($v)) <= '.var_export($schema->maxProperties, true));

@@ -62,6 +62,13 @@ final class SchemaMessage
         return $below === [] ? $error : self::leaf($below[0]);
     }
 
+    private static function keys(mixed $value): string
+    {
+        $count = $value instanceof \stdClass ? count(get_object_vars($value)) : 0;
+
+        return $count === 1 ? 'one key' : "$count keys";
+    }
+
     /** @return list<ValidationError> */
     private static function below(ValidationError $error): array
     {
@@ -86,6 +93,8 @@ final class SchemaMessage
             'maximum' => "Found $found; expected at most {$limit('max')}.",
             'exclusiveMinimum' => "Found $found; expected more than {$limit('min')}.",
             'exclusiveMaximum' => "Found $found; expected less than {$limit('max')}.",
+            'minProperties' => 'Found '.self::keys($value)."; expected at least {$limit('min')}.",
+            'maxProperties' => 'Found '.self::keys($value)."; expected at most {$limit('max')}.",
             'minItems' => "Found $size entries; expected at least {$limit('min')}.",
             'maxItems' => "Found $size entries; expected at most {$limit('max')}.",
             'items' => "Found $size entries; expected fewer.",

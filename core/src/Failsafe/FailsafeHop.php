@@ -5,28 +5,23 @@ declare(strict_types=1);
 namespace Linguator\Core\Failsafe;
 
 use Linguator\Core\Document\Node;
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Controller;
-use Linguator\Core\Gear\Converter;
 use Linguator\Core\Gear\Module;
 use Linguator\Core\Gear\Receiver;
 use Linguator\Core\Gear\ServoSet;
-use Linguator\Core\Rig\CheckState;
+use Linguator\Core\Proof\CheckKind;
+use Linguator\Core\Proof\CheckState;
+use Linguator\Core\Proof\MadeWith;
 use Linguator\Core\Rig\RigDocument;
 
 /** One hop of a chain when its link is lost: what is in force, what comes of it, and what must be mended (rule F). */
 final class FailsafeHop
 {
-    private const HOLD = 'hold';
-
-    private const STORED = 'stored';
-
-    private const NONE = 'none';
-
-    private const FLAG = 'flag';
-
     private readonly Node $card;
 
     private readonly Node $recorded;
@@ -36,8 +31,7 @@ final class FailsafeHop
 
     private ?StoredValues $stored = null;
 
-    /** @var list<Finding>|null */
-    private ?array $findings = null;
+    private ?Findings $findings = null;
 
     /** @var list<string>|null */
     private ?array $testReasons = null;
@@ -55,17 +49,17 @@ final class FailsafeHop
 
     public function receiver(): Receiver
     {
-        $receiver = $this->rig->boxes[$this->at];
+        $receiver = $this->rig->boxes->at($this->at);
         assert($receiver instanceof Receiver);
 
         return $receiver;
     }
 
     /** The mode the receiver really is in: the recorded one, or its first where nothing or nothing possible was recorded; null: not known. */
-    public function mode(): ?string
+    public function mode(): ?FailsafeMode
     {
         $modes = $this->modes();
-        $recorded = $this->recorded->textOrNull('mode');
+        $recorded = $this->recordedMode();
 
         return $recorded === null || $this->impossible() !== null ? ($modes[0] ?? null) : $recorded;
     }
@@ -73,26 +67,23 @@ final class FailsafeHop
     public function outcome(): Outcome
     {
         return $this->outcome ??= match ($this->mode()) {
-            self::HOLD => Outcome::HoldsLast,
-            self::NONE => $this->withoutPulses(true),
-            self::FLAG => $this->withFlag(),
-            self::STORED => $this->stored()->outcome,
+            FailsafeMode::Hold => Outcome::HoldsLast,
+            FailsafeMode::None => $this->withoutPulses(true),
+            FailsafeMode::Flag => $this->withFlag(),
+            FailsafeMode::Stored => $this->stored()->outcome,
             default => Outcome::Unknown,
         };
     }
 
-    /** @return list<Finding> */
-    public function findings(): array
+    public function findings(): Findings
     {
-        return $this->findings ??= array_values(array_filter([
-            ...($this->mode() === self::STORED ? $this->stored()->findings : []),
-            $this->impossible(), $this->stale(), $this->untested(), $this->next === null ? $this->recovery() : null,
-        ]));
+        return $this->findings ??= ($this->mode() === FailsafeMode::Stored ? $this->stored()->findings : Findings::none())
+            ->and($this->impossible(), $this->stale(), $this->untested(), $this->next === null ? $this->recovery() : null);
     }
 
     public function severity(): Severity
     {
-        $worst = $this->outcome()->severity();
+        $worst = $this->outcome()->least();
         foreach ($this->findings() as $finding) {
             if ($finding->severity !== Severity::Note && $finding->severity->weight() > $worst->weight()) {
                 $worst = $finding->severity;
@@ -109,10 +100,10 @@ final class FailsafeHop
         $reader = $this->reader();
 
         return match ($this->mode()) {
-            self::HOLD => "$name repeats the last values.".($this->next === null ? '' : ' The second link stays up and carries them on.'),
-            self::NONE => "$name stops all output".($reader === null ? '.' : ", and {$reader->name()} ".$this->readerSays($reader)),
-            self::FLAG => "$name raises the flag of the format".($reader === null ? '.' : "; {$reader->name()} ".($this->outcome() === Outcome::ControllerFailsafe ? 'sees it and acts.' : 'does not get it, or does not act on it.')),
-            self::STORED => $this->stored()->because,
+            FailsafeMode::Hold => "$name repeats the last values.".($this->next === null ? '' : ' The second link stays up and carries them on.'),
+            FailsafeMode::None => "$name stops all output".($reader === null ? '.' : ", and {$reader->name()} ".$this->readerSays($reader)),
+            FailsafeMode::Flag => "$name raises the flag of the format".($reader === null ? '.' : "; {$reader->name()} ".($this->outcome() === Outcome::ControllerFailsafe ? 'sees it and acts.' : 'does not get it, or does not act on it.')),
+            FailsafeMode::Stored => $this->stored()->because,
             default => "It is not known what $name does when it hears nothing.",
         };
     }
@@ -120,12 +111,7 @@ final class FailsafeHop
     /** The latest test of this hop, if there is one. */
     public function lastTest(): ?Node
     {
-        $last = null;
-        foreach ($this->rig->node()->nodes('checks') as $check) {
-            $last = $check->text('check') === 'failsafe_tested' && ($check->intOrNull('hop') ?? 1) === $this->number ? $check : $last;
-        }
-
-        return $last;
+        return CheckState::lastOf($this->rig, CheckKind::FailsafeTested, $this->number);
     }
 
     /** @return list<string> Why the latest test holds no longer; empty if it holds or there is none. */
@@ -133,7 +119,7 @@ final class FailsafeHop
     {
         $test = $this->lastTest();
 
-        return $this->testReasons ??= $test === null ? [] : CheckState::reasons($this->rig, $test->node('made_with'), $this->number);
+        return $this->testReasons ??= $test === null ? [] : (new MadeWith($this->rig, $test->node('made_with'), $this->number))->reasons();
     }
 
     public function isTested(): bool
@@ -144,12 +130,12 @@ final class FailsafeHop
     /** @return list<string> Why what was set holds no longer. */
     public function setReasons(): array
     {
-        return $this->isSet() ? CheckState::reasons($this->rig, $this->recorded->node('made_with'), $this->number) : [];
+        return $this->isSet() ? (new MadeWith($this->rig, $this->recorded->node('made_with'), $this->number))->reasons() : [];
     }
 
     public function isSet(): bool
     {
-        return $this->recorded->textOrNull('mode') !== null;
+        return $this->recordedMode() !== null;
     }
 
     public function setAt(): ?string
@@ -157,42 +143,53 @@ final class FailsafeHop
         return $this->recorded->textOrNull('at');
     }
 
-    /** @return list<string>|null Null: not known. */
+    /** @return list<FailsafeMode>|null Those this receiver has, as delivered first; null: not known. */
     public function modes(): ?array
     {
-        return $this->card->node('failsafe')?->textsOrNull('modes');
+        $modes = $this->card->node('failsafe')?->textsOrNull('modes');
+
+        return $modes === null ? null : array_map(FailsafeMode::from(...), $modes);
     }
 
-    /** @return list<string>|null Null: not known. */
+    /** @return list<SetBy>|null How it can be set; null: not known. */
     public function ways(): ?array
     {
-        return $this->card->node('failsafe')?->textsOrNull('set_by');
+        $ways = $this->card->node('failsafe')?->textsOrNull('set_by');
+
+        return $ways === null ? null : array_map(SetBy::from(...), $ways);
     }
 
-    public function recorded(): Node
+    public function setBy(): ?SetBy
     {
-        return $this->recorded;
+        return SetBy::tryFrom($this->recorded->textOrNull('set_by') ?? '');
+    }
+
+    /** @return list<float|null>|null What is stored by channel as this receiver puts it out, µs; null: nothing is. */
+    public function storedUs(): ?array
+    {
+        $stored = $this->recorded->itemsOrNull('stored_us');
+
+        return $stored === null ? null : array_map(static fn (mixed $us): ?float => is_int($us) || is_float($us) ? (float) $us : null, $stored);
+    }
+
+    private function recordedMode(): ?FailsafeMode
+    {
+        return FailsafeMode::tryFrom($this->recorded->textOrNull('mode') ?? '');
     }
 
     /** The box that gets what this receiver puts out, converters passed over. */
     public function reader(): ?Box
     {
-        foreach (array_slice($this->rig->boxes, $this->at + 1) as $box) {
-            if (! $box instanceof Converter) {
-                return $box;
-            }
-        }
-
-        return null;
+        return $this->rig->boxes->readerOf($this->at);
     }
 
     /** What the box behind takes a silent wire for. */
     private function withoutPulses(bool $throughConverters): Outcome
     {
-        foreach ($throughConverters ? $this->converters() : [] as $converter) {
-            $loss = $this->rig->card($converter->id())?->node()->textOrNull('on_input_loss');
-            if ($loss !== 'stops') {
-                return $loss === 'holds' ? Outcome::HoldsLast : Outcome::Unknown;
+        foreach ($throughConverters ? $this->rig->boxes->convertersBehind($this->at) : [] as $converter) {
+            $loss = InputLoss::of($this->rig, $converter);
+            if ($loss !== InputLoss::Stops) {
+                return $loss === InputLoss::Holds ? Outcome::HoldsLast : Outcome::Unknown;
             }
         }
         $reader = $this->reader();
@@ -205,10 +202,10 @@ final class FailsafeHop
                 false => Outcome::HoldsLast,
                 null => Outcome::Unknown,
             },
-            $reader instanceof Module => match ($card?->textOrNull('on_input_loss')) {
-                'stops' => $this->next?->outcome() ?? Outcome::Unknown,
-                'holds' => Outcome::HoldsLast,
-                default => Outcome::Unknown,
+            $reader instanceof Module => match (InputLoss::of($this->rig, $reader)) {
+                InputLoss::Stops => $this->next?->outcome() ?? Outcome::Unknown,
+                InputLoss::Holds => Outcome::HoldsLast,
+                null => Outcome::Unknown,
             },
             default => Outcome::Unknown,
         };
@@ -221,8 +218,8 @@ final class FailsafeHop
         if (! $reader instanceof Controller) {
             return Outcome::HoldsLast;
         }
-        for ($k = $this->at; $this->rig->boxes[$k] !== $reader; $k++) {
-            $via = $this->rig->recordedVia($this->rig->boxes[$k]->id(), $this->rig->boxes[$k + 1]->id());
+        for ($k = $this->at; $this->rig->boxes->all[$k] !== $reader; $k++) {
+            $via = $this->rig->recordedVia($this->rig->boxes->all[$k]->id(), $this->rig->boxes->all[$k + 1]->id());
             if ($via === null) {
                 return Outcome::Unknown;
             }
@@ -239,35 +236,21 @@ final class FailsafeHop
         return $this->stored ??= StoredValues::judge($this->rig, $this->number, $this->recorded->items('stored_us'));
     }
 
-    /** @return list<Converter> */
-    private function converters(): array
-    {
-        $converters = [];
-        foreach (array_slice($this->rig->boxes, $this->at + 1) as $box) {
-            if (! $box instanceof Converter) {
-                break;
-            }
-            $converters[] = $box;
-        }
-
-        return $converters;
-    }
-
     /** F4: what was recorded is not something this receiver can do. */
     private function impossible(): ?Finding
     {
-        $mode = $this->recorded->textOrNull('mode');
-        $way = $this->recorded->textOrNull('set_by');
+        [$mode, $way] = [$this->recordedMode(), $this->setBy()];
+        $listed = static fn (FailsafeMode|SetBy ...$names): string => implode(', ', array_map(static fn (FailsafeMode|SetBy $name): string => $name->value, $names));
         [$modes, $ways, $name] = [$this->modes(), $this->ways(), $this->receiver()->name];
         $wrong = match (true) {
             $mode === null => null,
-            $modes !== null && ! in_array($mode, $modes, true) => ["$name has no mode \"$mode\".", $mode, implode(', ', $modes)],
-            $ways === [] && $modes !== null && $mode !== $modes[0] => ["$name cannot be set: it stays as delivered.", $mode, $modes[0]],
-            $way !== null && $ways !== null && ! in_array($way, $ways, true) => ["$name cannot be set by $way.", $way, $ways === [] ? 'not at all' : implode(', ', $ways)],
+            $modes !== null && ! in_array($mode, $modes, true) => ["$name has no mode \"$mode->value\".", $mode->value, $listed(...$modes)],
+            $ways === [] && $modes !== null && $mode !== $modes[0] => ["$name cannot be set: it stays as delivered.", $mode->value, $modes[0]->value],
+            $way !== null && $ways !== null && ! in_array($way, $ways, true) => ["$name cannot be set by $way->value.", $way->value, $ways === [] ? 'not at all' : $listed(...$ways)],
             default => null,
         };
 
-        return $wrong === null ? null : new Finding('F4', Severity::Fix, $wrong[0], found: $wrong[1], expected: $wrong[2],
+        return $wrong === null ? null : new Finding(Code::F4, Severity::Fix, $wrong[0], found: $wrong[1], expected: $wrong[2],
             why: 'What is written down is not what happens: it does what it is delivered with.', change: 'Record what this receiver can do, and set it again.');
     }
 
@@ -276,7 +259,7 @@ final class FailsafeHop
     {
         $reasons = $this->setReasons();
 
-        return $reasons === [] ? null : new Finding('F5', Severity::Stop, 'Stale: '.implode(', ', $reasons).' since it was set.',
+        return $reasons === [] ? null : new Finding(Code::F5, Severity::Stop, 'Stale: '.implode(', ', $reasons).' since it was set.',
             why: 'Stored values age: what was low throttle may be full throttle now.', change: 'Set it again with the settings as they are, and test it again.');
     }
 
@@ -294,13 +277,13 @@ final class FailsafeHop
             default => 'The last test no longer holds: '.implode(', ', $reasons).'.',
         };
 
-        return new Finding($this->next === null ? 'F6' : 'F7', Severity::Stop, $message,
+        return new Finding($this->next === null ? Code::F6 : Code::F7, Severity::Stop, $message,
             why: 'Only a test shows what the craft does.', change: $this->next === null ? 'Propellers off: throttle up a little, switch the handset off, watch.' : 'Switch the handset off and watch the relay; then pull the power of the relay.');
     }
 
     private function recovery(): Finding
     {
-        return new Finding('F8', Severity::Note, Recovery::sentence($this->rig));
+        return new Finding(Code::F8, Severity::Note, Recovery::sentence($this->rig));
     }
 
     private function readerSays(Box $reader): string

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Failsafe;
 
-use Linguator\Core\Finding\Finding;
+use Linguator\Core\Chain\Boxes;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Plain;
 use Linguator\Core\Gear\Controller;
 use Linguator\Core\Gear\Module;
 use Linguator\Core\Gear\Receiver;
+use Linguator\Core\Rig\CraftKind;
 use Linguator\Core\Rig\RigDocument;
 
 /** What happens when a link is lost, hop by hop, and what is recommended. */
@@ -18,7 +21,7 @@ final readonly class FailsafeReview
 
     public function __construct(private RigDocument $rig)
     {
-        $positions = array_keys(array_filter($rig->boxes, static fn (object $box): bool => $box instanceof Receiver));
+        $positions = $rig->boxes->hops();
         $hops = [];
         $next = null;
         foreach (array_reverse($positions, true) as $k => $at) {
@@ -28,15 +31,21 @@ final readonly class FailsafeReview
         $this->hops = $hops;
     }
 
+    /** @throws DocumentError at `hop` if there is no such hop, from 1. */
+    public function hop(int $number): FailsafeHop
+    {
+        return $this->hops[$number - 1] ?? throw DocumentError::at('hop', "Found hop $number; this rig has ".count($this->hops).'.', 'no_such_hop');
+    }
+
     /** The mode a hop should be in with this craft and these boxes; null if the receiver has none that would do. */
-    public function recommended(FailsafeHop $hop): ?string
+    public function recommended(FailsafeHop $hop): ?FailsafeMode
     {
         $wanted = $this->wanted($hop);
         $modes = $hop->modes();
         if ($modes === null) {
             return $wanted;
         }
-        foreach ([$wanted, $wanted === 'none' ? 'stored' : 'none', 'flag'] as $mode) {
+        foreach ([$wanted, $wanted === FailsafeMode::None ? FailsafeMode::Stored : FailsafeMode::None, FailsafeMode::Flag] as $mode) {
             if (in_array($mode, $modes, true)) {
                 return $mode;
             }
@@ -48,16 +57,16 @@ final readonly class FailsafeReview
     public function why(FailsafeHop $hop): string
     {
         return match (true) {
-            $hop->next !== null && $this->wanted($hop) === 'none' => 'The first receiver must not hold: when it goes silent the second radio stops too, and the craft acts on that.',
+            $hop->next !== null && $this->wanted($hop) === FailsafeMode::None => 'The first receiver must not hold: when it goes silent the second radio stops too, and the craft acts on that.',
             $hop->next !== null => 'The second radio would go on sending old commands: the first receiver must send safe values itself.',
-            $this->wanted($hop) === 'none' => 'Without pulses the controller knows at once, and does what it is set to.',
+            $this->wanted($hop) === FailsafeMode::None => 'Without pulses the controller knows at once, and does what it is set to.',
             $this->rig->motorOffAtCentre() => 'Motor neutral, steering neutral.',
             default => 'Motor low, surfaces neutral; a slight turn keeps a glider near.',
         };
     }
 
     /** @return array<string, mixed> As the verb answers. */
-    public function toArray(): array
+    public function answer(): array
     {
         return [
             'hops' => array_map(static fn (FailsafeHop $hop): array => [
@@ -65,22 +74,22 @@ final readonly class FailsafeReview
                 'outcome' => $hop->outcome()->value,
                 'severity' => $hop->severity()->value,
                 'because' => $hop->because(),
-                'findings' => Finding::listToArray($hop->findings()),
+                'findings' => Plain::of($hop->findings()),
             ], $this->hops),
-            'recommended' => ['hops' => array_map(fn (FailsafeHop $hop): array => ['hop' => $hop->number, 'mode' => $this->recommended($hop)], $this->hops)],
+            'recommended' => ['hops' => array_map(fn (FailsafeHop $hop): array => ['hop' => $hop->number, 'mode' => $this->recommended($hop)?->value], $this->hops)],
             'recovery' => Recovery::sentence($this->rig),
         ];
     }
 
-    private function wanted(FailsafeHop $hop): string
+    private function wanted(FailsafeHop $hop): FailsafeMode
     {
         $reader = $hop->reader();
         $card = $reader === null ? null : $this->rig->card($reader->id())?->node();
         if ($hop->next !== null) {
-            return $reader instanceof Module && $card?->textOrNull('on_input_loss') === 'stops' ? 'none' : 'stored';
+            return $reader instanceof Module && InputLoss::of($this->rig, $reader) === InputLoss::Stops ? FailsafeMode::None : FailsafeMode::Stored;
         }
         $watched = $reader instanceof Controller && $card?->flagOrNull('watches_failsafe') === true;
 
-        return $this->rig->craft()->textOrNull('kind') === 'multirotor' && $watched ? 'none' : 'stored';
+        return $this->rig->kind() === CraftKind::Multirotor && $watched ? FailsafeMode::None : FailsafeMode::Stored;
     }
 }

@@ -18,8 +18,8 @@ enum Outcome: string
     case PulsesStop = 'pulses_stop';
     case Unknown = 'unknown';
 
-    /** How bad it is in itself, whatever else was found. */
-    public function severity(): Severity
+    /** The least that it counts, whatever the findings add: a motor that runs on is told by F1, which knows the craft. */
+    public function least(): Severity
     {
         return match ($this) {
             self::HoldsLast => Severity::Stop,

@@ -9,10 +9,10 @@ namespace Linguator\Core\Finding;
  *
  * `found` and `expected` carry the numbers, `why` the consequence, `change` what mends it; `from` and `to` name the boxes.
  */
-final readonly class Finding
+final readonly class Finding implements \JsonSerializable
 {
     public function __construct(
-        public string $code,
+        public Code $code,
         public Severity $severity,
         public string $message,
         public ?string $found = null,
@@ -28,7 +28,7 @@ final readonly class Finding
     public function toArray(): array
     {
         return array_filter([
-            'code' => $this->code,
+            'code' => $this->code->value,
             'severity' => $this->severity->value,
             'message' => $this->message,
             'found' => $this->found,
@@ -38,6 +38,12 @@ final readonly class Finding
             'from' => $this->from,
             'to' => $this->to,
         ], static fn (?string $value): bool => $value !== null);
+    }
+
+    /** @return array<string, string> */
+    public function jsonSerialize(): array
+    {
+        return $this->toArray();
     }
 
     /**

@@ -13,7 +13,7 @@ final readonly class Receiver implements Box
     /**
      * @param  list<Protocol>  $protocols
      * @param  list<OutputPort>  $outputs
-     * @param  list<array{channel: int, for: string|null}>  $reserved  Channels the link keeps for itself.
+     * @param  list<ReservedChannel>  $reserved  Channels the link keeps for itself.
      * @param  list<string>|null  $channelModes  Null: not known.
      */
     private function __construct(
@@ -44,7 +44,7 @@ final readonly class Receiver implements Box
             SupplyRange::fromNode($card->node('supply')),
             $card->flagOrNull('telemetry'),
             array_map(
-                static fn (Node $reserved): array => ['channel' => $reserved->int('channel'), 'for' => $reserved->textOrNull('for')],
+                static fn (Node $reserved): ReservedChannel => new ReservedChannel($reserved->int('channel'), $reserved->textOrNull('for')),
                 $card->nodes('reserved_channels'),
             ),
             $card->textsOrNull('channel_modes'),

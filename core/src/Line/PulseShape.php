@@ -9,6 +9,9 @@ use Linguator\Core\Timing\PulseTrain;
 /** Tells from its changes whether a wire carries a pulse train or a single pulse. */
 final readonly class PulseShape
 {
+    /** How pulses are named where formats are. */
+    public const NAMES = ['ppm', 'pwm'];
+
     /** Separators of a train, µs; a sound card or a slow analyser blurs their edges. */
     private const SEPARATOR_US = [240.0, 560.0];
 

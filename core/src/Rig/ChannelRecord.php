@@ -50,6 +50,24 @@ final readonly class ChannelRecord
         return $ends === null || count($ends) !== 3 ? null : self::reading($ends[0], $ends[1], $ends[2]);
     }
 
+    /** The same; the usual ends where none are recorded. */
+    public function endsOrUsual(): Reading
+    {
+        return $this->ends() ?? Reading::usual();
+    }
+
+    /** Of the input, %; below 0 it reverses. */
+    public function inputWeight(): float
+    {
+        return $this->settings->numberOrNull('weight') ?? self::DEFAULT_PCT;
+    }
+
+    /** Of the mix, %; below 0 it reverses. */
+    public function mixWeight(): float
+    {
+        return $this->settings->numberOrNull('mix_weight') ?? self::DEFAULT_PCT;
+    }
+
     /** @return list<ReadingTaken> Readings of this channel that make sense, oldest first. */
     public function readings(): array
     {

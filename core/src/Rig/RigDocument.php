@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Rig;
 
+use Linguator\Core\Chain\Boxes;
 use Linguator\Core\Channel\ChannelOrder;
+use Linguator\Core\Channel\Functions;
 use Linguator\Core\Document\KeyOrder;
 use Linguator\Core\Document\Node;
 use Linguator\Core\Gear\Box;
-use Linguator\Core\Gear\Controller;
 use Linguator\Core\Gear\GearCard;
 use Linguator\Core\Gear\Handset;
-use Linguator\Core\Gear\ServoSet;
 use Linguator\Core\Supply\Pack;
 
 /** One chain set up for one craft, with its settings and what was checked. The document is kept as it came. */
@@ -19,30 +19,33 @@ final class RigDocument
 {
     private const USUAL_CHANNELS = 8;
 
-    private ?DependentSettings $dependent = null;
+    private ?RigChain $chain = null;
+
+    private ?HandsetTraits $traits = null;
+
+    /** @var list<SwitchSetting>|null */
+    private ?array $switches = null;
 
     private mixed $canonical = null;
 
     /**
      * @param  list<GearCard>  $cards  The chain, from handset to craft.
-     * @param  list<Box>  $boxes  The same, read for the arithmetic.
+     * @param  Boxes  $boxes  The same, read for the arithmetic.
+     * @param  RigLog|null  $log  Its history, where it is kept beside the document.
      */
-    private function __construct(public readonly \stdClass $document, public readonly array $cards, public readonly array $boxes)
+    private function __construct(public readonly \stdClass $document, public readonly array $cards, public readonly Boxes $boxes, private readonly ?RigLog $log)
     {
     }
 
-    /** The settings that checks depend on, each read once. */
-    public function dependent(): DependentSettings
-    {
-        return $this->dependent ??= new DependentSettings($this);
-    }
-
-    /** @param  \stdClass  $document One that `RigReader` has passed. */
-    public static function of(\stdClass $document): self
+    /**
+     * @param  \stdClass  $document  One that `RigReader` has passed.
+     * @param  RigLog|null  $log  Its history, where it is kept beside it; null: the one inside counts.
+     */
+    public static function of(\stdClass $document, ?RigLog $log = null): self
     {
         $cards = array_map(static fn (Node $card): GearCard => GearCard::of($card->value), (new Node($document))->nodes('chain'));
 
-        return new self($document, $cards, array_map(static fn (GearCard $card): Box => $card->box(), $cards));
+        return new self($document, $cards, new Boxes(array_map(static fn (GearCard $card): Box => $card->box(), $cards)), $log);
     }
 
     public static function blank(string $name, string $craftKind): \stdClass
@@ -97,19 +100,54 @@ final class RigDocument
         return $this->card($id)->name ?? $id;
     }
 
-    public function handset(): ?Handset
+    /** The chain joined box by box; found out once. */
+    public function chain(): RigChain
     {
-        $first = $this->boxes[0] ?? null;
-
-        return $first instanceof Handset ? $first : null;
+        return $this->chain ??= RigChain::of($this);
     }
 
-    /** What the chain ends in, if it ends in a craft. */
-    public function craftBox(): Controller|ServoSet|null
+    /** What the handset's card says of its scale, trims and switches. */
+    public function handset(): HandsetTraits
     {
-        $last = $this->boxes === [] ? null : $this->boxes[count($this->boxes) - 1];
+        return $this->traits ??= new HandsetTraits($this);
+    }
 
-        return $last instanceof Controller || $last instanceof ServoSet ? $last : null;
+    /** As far as it is at hand: of a long one, the last entries. */
+    public function log(): RigLog
+    {
+        return $this->log ?? new RigLog(array_map(static fn (Node $entry): \stdClass => $entry->value, $this->node()->nodes('log')));
+    }
+
+    public function kind(): CraftKind
+    {
+        return CraftKind::from($this->craft()->text('kind'));
+    }
+
+    /** @return list<SwitchSetting> Functions on switches, in the order of the document. */
+    public function switches(): array
+    {
+        $entries = $this->settings()->nodes('switches');
+
+        return $this->switches ??= array_map(fn (Node $entry, int $position): SwitchSetting => new SwitchSetting($entry, $position, $this->handset()), $entries, array_keys($entries));
+    }
+
+    public function switchOf(string $function): ?SwitchSetting
+    {
+        foreach ($this->switches() as $switch) {
+            if ($switch->function === $function) {
+                return $switch;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<WindowSetting> In the order of the document. */
+    public function windows(): array
+    {
+        $entries = $this->settings()->nodes('windows');
+
+        return array_map(WindowSetting::fromNode(...), $entries, array_keys($entries));
     }
 
     /**
@@ -119,27 +157,20 @@ final class RigDocument
      */
     public function channels(): int
     {
-        $functions = array_column($this->functions() ?? [], 'channel');
+        $highest = $this->functions()?->highest() ?? 0;
 
-        return max(1, $this->path()->intOrNull('channels') ?? ($functions === [] ? self::USUAL_CHANNELS : max(4, ...$functions)));
+        return max(1, $this->path()->intOrNull('channels') ?? ($highest === 0 ? self::USUAL_CHANNELS : max(ChannelOrder::STICKS, $highest)));
     }
 
-    /** @return list<array{function: string, channel: int}>|null Null: not told. */
-    public function functions(): ?array
+    /** Null: not told. */
+    public function functions(): ?Functions
     {
-        if (! $this->craft()->has('functions')) {
-            return null;
-        }
-
-        return array_map(
-            static fn (Node $entry): array => ['function' => $entry->text('function'), 'channel' => $entry->int('channel')],
-            $this->craft()->nodes('functions'),
-        );
+        return $this->craft()->has('functions') ? Functions::fromNodes($this->craft()->nodes('functions')) : null;
     }
 
     public function handsetOrder(): ?ChannelOrder
     {
-        return ChannelOrder::tryOf($this->settings()->textOrNull('order')) ?? $this->handset()?->order;
+        return ChannelOrder::tryOf($this->settings()->textOrNull('order')) ?? $this->boxes->handset()?->order;
     }
 
     public function controllerOrder(): ?ChannelOrder
@@ -163,7 +194,7 @@ final class RigDocument
     {
         $pack = $this->settings()->node('pack');
 
-        return $pack === null ? $this->handset()?->pack : Pack::fromNode($pack);
+        return $pack === null ? $this->boxes->handset()?->pack : Pack::fromNode($pack);
     }
 
     public function craftPack(): ?Pack
@@ -176,7 +207,7 @@ final class RigDocument
     /** Whether the throttle's middle stops the motor: as told, else so for a car and a boat. */
     public function motorOffAtCentre(): bool
     {
-        return ($this->craft()->textOrNull('motor_off') ?? (in_array($this->craft()->textOrNull('kind'), ['car', 'boat'], true) ? 'centre' : 'low')) === 'centre';
+        return ($this->craft()->textOrNull('motor_off') ?? ($this->kind()->runsOnTheGround() ? 'centre' : 'low')) === 'centre';
     }
 
     /** What was recorded for the link between two boxes; null if nothing was. */

@@ -10,7 +10,7 @@ use Linguator\Core\Document\Node;
  * A rig's document without what its screens no longer ask for: of the lists that only grow, what judgements look at.
  *
  * A check counts only as the latest of its kind and hop, a sign-off as the latest, a reading as one of the latest of its channel.
- * `RigReview` says the same of both; a test holds it to that.
+ * What is shown says the same of both; a test holds it to that.
  */
 final class RigFace
 {

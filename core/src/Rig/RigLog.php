@@ -9,10 +9,6 @@ use Linguator\Core\Document\DocumentError;
 /** The history of a rig, oldest first. It only grows: taking a change back adds the reverse. */
 final readonly class RigLog
 {
-    public const CHANGE = 'change';
-
-    public const UNDO = 'undo';
-
     /** @var array<int, true> Positions of entries that a later one takes back. */
     private array $takenBack;
 
@@ -29,6 +25,12 @@ final readonly class RigLog
         $this->takenBack = $takenBack;
     }
 
+    /** Without what came after a position. */
+    public function until(int $position): self
+    {
+        return new self(array_filter($this->entries, static fn (int $at): bool => $at <= $position, ARRAY_FILTER_USE_KEY));
+    }
+
     /** The position of the last entry; −1: there is none. */
     public function last(): int
     {
@@ -39,7 +41,7 @@ final readonly class RigLog
     public function lastStanding(): ?int
     {
         foreach (array_reverse($this->entries, true) as $position => $entry) {
-            if (($entry->kind ?? null) !== self::UNDO && $this->isStanding($position)) {
+            if (($entry->kind ?? null) !== EntryKind::Undo->value && $this->isStanding($position)) {
                 return $position;
             }
         }

@@ -13,6 +13,7 @@ use Linguator\Core\Document\Yaml;
 use Linguator\Core\Document\YamlLines;
 use Linguator\Core\Gear\CardRules;
 use Linguator\Core\Gear\GearCard;
+use Linguator\Core\Gear\Shelf;
 
 /** Reads rig documents from JSON or YAML text, with the place of the first fault. */
 final readonly class RigReader
@@ -24,9 +25,12 @@ final readonly class RigReader
 
     private const VERSION = 1;
 
-    /** @param  (\Closure(string): ?\stdClass)|null  $shelf Finds a card's document by id, for chains that name cards by id alone. */
-    public function __construct(private Schemas $schemas, private ?\Closure $shelf = null)
+    private Shelf $shelf;
+
+    /** @param  Shelf|null  $shelf  For chains that name cards by id alone. */
+    public function __construct(private Schemas $schemas, ?Shelf $shelf = null)
     {
+        $this->shelf = $shelf ?? Shelf::none();
     }
 
     /** @throws DocumentError */
@@ -118,7 +122,7 @@ final readonly class RigReader
         $whole->chain = array_values($chain);
         foreach ($whole->chain as $k => $card) {
             if (is_string($card)) {
-                $whole->chain[$k] = ($this->shelf === null ? null : ($this->shelf)($card))
+                $whole->chain[$k] = $this->shelf->card($card)
                     ?? throw DocumentError::at("chain.$k", 'No card '.Excerpt::of($card).' is on the shelf; expected a whole card, or the id of one on the shelf.', 'not_on_shelf');
             }
         }

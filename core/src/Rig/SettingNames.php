@@ -65,19 +65,18 @@ final readonly class SettingNames
         return self::PLAIN;
     }
 
-    /** @return array{box: string, box_name: string, setting: string, to: string|float|int|bool, name: string, value: string, done: bool} */
-    public function change(SettingChange $change): array
+    public function change(SettingChange $change): SettingToMake
     {
-        $plain = $change->toArray();
+        $to = $change->value();
 
-        return [
-            'box' => $change->box,
-            'box_name' => $this->rig->nameOf($change->box),
-            'setting' => $change->setting,
-            'to' => $plain['to'],
-            'name' => $this->name($change->box, $change->setting),
-            'value' => $this->value($change->setting, $plain['to']),
-            'done' => $this->rig->isDone($change->box, $change->setting, $plain['to']),
-        ];
+        return new SettingToMake(
+            $change->box,
+            $this->rig->nameOf($change->box),
+            $change->setting,
+            $to,
+            $this->name($change->box, $change->setting),
+            $this->value($change->setting, $to),
+            $this->rig->isDone($change->box, $change->setting, $to),
+        );
     }
 }

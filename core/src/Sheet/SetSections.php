@@ -4,127 +4,96 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Sheet;
 
-use Linguator\Core\Rig\BindReview;
-use Linguator\Core\Rig\SwitchReview;
-use Linguator\Core\Rig\TravelReview;
-use Linguator\Core\Rig\TravelRow;
+use Linguator\Core\Readiness\Reviews;
+use Linguator\Core\Steps\Bind\BindHop;
+use Linguator\Core\Steps\Switches\RateRow;
+use Linguator\Core\Steps\Switches\SwitchRow;
+use Linguator\Core\Steps\Travel\TravelRow;
+use Linguator\Core\Steps\Travel\TravelState;
+use Linguator\Core\Switching\SwitchLevel;
 
-/**
- * What the sheet says of binding, travel and switches.
- *
- * @phpstan-type Row array{key: string, label: string, value: string, state: string}
- */
+/** What the sheet says of binding, travel and switches. */
 final readonly class SetSections
 {
-    public function __construct(private BindReview $bind, private TravelReview $travel, private SwitchReview $switches)
+    public function __construct(private Reviews $reviews)
     {
     }
 
-    /** @return list<array{title: string, rows: list<Row>}> */
+    /** @return list<SheetSection> */
     public function all(): array
     {
         return [
-            ['title' => 'Binding', 'rows' => $this->bind()],
-            ['title' => 'Travel in the handset', 'rows' => $this->travel()],
-            ['title' => 'Thresholds in the controller', 'rows' => $this->thresholds()],
-            ['title' => 'Switches', 'rows' => $this->switches()],
-            ['title' => 'Rates and expo', 'rows' => $this->rates()],
+            new SheetSection('Binding', $this->bind()),
+            new SheetSection('Travel in the handset', array_map(self::travel(...), $this->reviews->travel()->rows)),
+            new SheetSection('Thresholds in the controller', $this->thresholds()),
+            new SheetSection('Switches', array_map(self::switch(...), $this->reviews->switches()->rows())),
+            new SheetSection('Rates and expo', $this->rates()),
         ];
     }
 
-    /** @return list<Row> */
+    /** @return list<SheetRow> */
     private function bind(): array
     {
-        $rows = [];
-        foreach ($this->bind->toArray() as $hop) {
-            $attempts = is_array($hop['attempts']) ? $hop['attempts'] : [];
-            foreach ($attempts as $attempt) {
-                if ($attempt instanceof \stdClass && $attempt->bound === true) {
-                    $rows[] = self::row("bind/{$this->text($hop['hop'])}", "{$this->text($hop['sender'])} to {$this->text($hop['receiver'])}",
-                        $this->text($attempt->variant).$this->mode($this->text($attempt->channel_mode)).', at '.$this->text($attempt->distance_m).' m');
-                    break;
-                }
-            }
-        }
+        $bound = array_filter($this->reviews->bind()->hops(), static fn (BindHop $hop): bool => $hop->bound() !== null);
 
-        return $rows;
+        return array_values(array_map(static function (BindHop $hop): SheetRow {
+            $attempt = $hop->bound() ?? new \stdClass;
+            $text = static fn (string $key): string => is_scalar($attempt->{$key} ?? null) ? (string) $attempt->{$key} : '';
+
+            return new SheetRow("bind/$hop->hop", "$hop->sender to $hop->receiver", $text('variant').self::mode($text('channel_mode')).", at {$text('distance_m')} m");
+        }, $bound));
     }
 
-    /** @return list<Row> */
-    private function travel(): array
+    private static function travel(TravelRow $row): SheetRow
     {
-        return array_map(function (TravelRow $row): array {
-            $solution = $row->solution();
-            $now = $row->now();
-            [$shown, $state] = match ($row->state()) {
-                'confirmed', 'set' => [$now, $row->state() === 'confirmed' ? 'known' : 'open'],
-                'open' => [$now, 'open'],
-                default => [$solution === null ? $now : $solution->settings, 'attention'],
-            };
-            $text = sprintf('%g / %g %%, sub-trim %g%s', $shown->loPct, $shown->hiPct, $shown->subtrim, $now->reversed ? ', reversed' : '');
+        $now = $row->now();
+        $state = $row->state();
+        $isTaken = in_array($state, [TravelState::Confirmed, TravelState::Set, TravelState::Open], true);
+        $shown = $isTaken ? $now : $row->solution()->settings ?? $now;
+        $text = sprintf('%g / %g %%, sub-trim %g%s', $shown->loPct, $shown->hiPct, $shown->subtrim, $now->reversed ? ', reversed' : '');
 
-            return self::row("travel/$row->channel", "$row->channel $row->function", $row->state() === 'open' ? 'not read yet' : $text, $state);
-        }, $this->travel->rows);
+        return new SheetRow("travel/$row->channel", "$row->channel $row->function", $state === TravelState::Open ? 'not read yet' : $text, match ($state) {
+            TravelState::Confirmed => RowState::Known,
+            TravelState::Set, TravelState::Open => RowState::Open,
+            default => RowState::Attention,
+        });
     }
 
-    /** @return list<Row> */
+    /** @return list<SheetRow> */
     private function thresholds(): array
     {
-        $thresholds = $this->travel->toArray()['thresholds'];
-        if (! is_array($thresholds)) {
-            return [];
-        }
-        $rows = [];
-        foreach (['low' => 'Low', 'high' => 'High', 'deadband' => 'Dead band'] as $key => $label) {
-            if (is_float($thresholds[$key] ?? null)) {
-                $rows[] = self::row("threshold/$key", $label, sprintf('%g µs', $thresholds[$key]), $key === 'low' && $thresholds['arms'] !== true ? 'attention' : 'known');
-            }
-        }
+        $set = $this->reviews->travel()->thresholds();
+        $row = static fn (string $key, string $label, ?float $us, RowState $state = RowState::Known): ?SheetRow => $us === null ? null : new SheetRow("threshold/$key", $label, sprintf('%g µs', $us), $state);
 
-        return $rows;
+        return $set === null ? [] : array_values(array_filter([
+            $row('low', 'Low', $set->low, $set->arms ? RowState::Known : RowState::Attention),
+            $row('high', 'High', $set->high),
+            $row('deadband', 'Dead band', $set->deadband),
+        ]));
     }
 
-    /** @return list<Row> */
-    private function switches(): array
+    private static function switch(SwitchRow $row): SheetRow
     {
-        $rows = [];
-        foreach ($this->switches->rows() as $entry) {
-            $levels = implode(' / ', array_map(static fn (array $level): string => sprintf('%.0f', $level['us']), $entry['levels']));
-            $ok = array_filter($entry['windows'], static fn (array $window): bool => $window['ok'] !== true) === [];
-            $rows[] = self::row("switch/{$entry['function']}", $entry['function'].' on '.($entry['switch'] ?? 'no switch yet'),
-                "channel {$entry['channel']}, $levels µs", $entry['switch'] === null ? 'open' : ($ok ? 'known' : 'attention'));
-        }
+        $levels = implode(' / ', array_map(static fn (SwitchLevel $level): string => sprintf('%.0f', $level->us), $row->levels));
 
-        return $rows;
+        return new SheetRow("switch/$row->function", $row->function.' on '.($row->switch ?? 'no switch yet'), "channel $row->channel, $levels µs",
+            $row->switch === null ? RowState::Open : ($row->isOk() ? RowState::Known : RowState::Attention));
     }
 
-    /** @return list<Row> */
+    /** @return list<SheetRow> */
     private function rates(): array
     {
-        $rows = [];
-        foreach ($this->switches->rates() as $rate) {
-            if ($rate['rate_pct'] !== 100.0 || $rate['expo_pct'] !== 0.0 || $rate['low_rate_pct'] !== null) {
-                $low = $rate['low_rate_pct'] === null ? '' : sprintf(' / %g', $rate['low_rate_pct']);
-                $rows[] = self::row("rate/{$rate['channel']}", $rate['function'], sprintf('rate %g%s %%, expo %g %%', $rate['rate_pct'], $low, $rate['expo_pct']));
-            }
-        }
+        $told = array_filter($this->reviews->switches()->rates(), static fn (RateRow $rate): bool => ! $rate->isPlain());
 
-        return $rows;
+        return array_values(array_map(static function (RateRow $rate): SheetRow {
+            $low = $rate->lowRatePct === null ? '' : sprintf(' / %g', $rate->lowRatePct);
+
+            return new SheetRow("rate/$rate->channel", $rate->function, sprintf('rate %g%s %%, expo %g %%', $rate->ratePct, $low, $rate->expoPct));
+        }, $told));
     }
 
-    private function mode(string $mode): string
+    private static function mode(string $mode): string
     {
         return ctype_digit($mode[0] ?? '') ? ', channels '.str_replace('-', '–', $mode) : '';
-    }
-
-    private function text(mixed $value): string
-    {
-        return is_scalar($value) ? (string) $value : '';
-    }
-
-    /** @return Row */
-    private static function row(string $key, string $label, string $value, string $state = 'known'): array
-    {
-        return ['key' => $key, 'label' => $label, 'value' => $value, 'state' => $state];
     }
 }

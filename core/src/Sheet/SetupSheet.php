@@ -4,88 +4,100 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Sheet;
 
-use Linguator\Core\Failsafe\FailsafeReview;
+use Linguator\Core\Channel\FunctionChannel;
+use Linguator\Core\Finding\Severity;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Controller;
 use Linguator\Core\Gear\Handset;
 use Linguator\Core\Gear\Module;
 use Linguator\Core\Gear\Receiver;
+use Linguator\Core\Proof\CheckState;
+use Linguator\Core\Proof\ProofState;
+use Linguator\Core\Readiness\Check;
 use Linguator\Core\Readiness\ReadinessReview;
-use Linguator\Core\Rig\BindReview;
-use Linguator\Core\Rig\ChainReview;
-use Linguator\Core\Rig\CheckState;
+use Linguator\Core\Readiness\Reviews;
 use Linguator\Core\Rig\Day;
-use Linguator\Core\Rig\FailsafeShown;
-use Linguator\Core\Rig\OrderReview;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\SettingNames;
-use Linguator\Core\Rig\SwitchReview;
-use Linguator\Core\Rig\TravelReview;
-use Linguator\Core\Rig\WiringReview;
+use Linguator\Core\Steps\Wiring\PowerRow;
+use Linguator\Core\Steps\Wiring\Wire;
+use Linguator\Core\Steps\Wiring\WireRow;
 
 /** What stands on a rig's set-up sheet: content only, in the order in which it is used at the bench. */
 final readonly class SetupSheet
 {
+    private RigDocument $rig;
+
     private SettingNames $names;
 
-    public function __construct(
-        private RigDocument $rig,
-        private ChainReview $chain,
-        private OrderReview $order,
-        private WiringReview $wiring,
-        private BindReview $bind,
-        private TravelReview $travel,
-        private SwitchReview $switches,
-        private FailsafeReview $failsafe,
-        private ReadinessReview $readiness,
-    ) {
-        $this->names = new SettingNames($rig);
+    public function __construct(private Reviews $reviews, private ReadinessReview $readiness)
+    {
+        $this->rig = $reviews->rig;
+        $this->names = new SettingNames($this->rig);
     }
 
-    /** @return list<array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>}> */
+    /** @return list<SheetSection> */
     public function sections(): array
     {
-        if ($this->rig->boxes === []) {
+        if (count($this->rig->boxes) === 0) {
             return [];
         }
-        $sections = array_map($this->box(...), $this->rig->boxes);
-        array_push($sections, ...$this->plugs(), ...$this->power(), ...$this->functions(), ...$this->set(), ...$this->loss(), ...$this->switchOn(), ...$this->proven());
+        $joins = $this->rig->chain()->joins();
+        $sections = [
+            ...array_map($this->box(...), $this->rig->boxes->all),
+            ...array_map($this->wire(...), $this->reviews->wiring()->wires),
+            new SheetSection('Power', $this->power()),
+            new SheetSection('Channels at the handset', $this->functions()),
+            ...($joins ? (new SetSections($this->reviews))->all() : []),
+            new SheetSection('If the link is lost', $joins ? $this->loss() : []),
+            new SheetSection('Switching on and off', $joins ? $this->switchOn() : []),
+            new SheetSection('Proven', $joins ? $this->proven() : []),
+        ];
 
-        return array_values(array_filter($sections, static fn (array $section): bool => $section['rows'] !== []));
+        return array_values(array_filter($sections, static fn (SheetSection $section): bool => $section->rows !== []));
     }
 
-    /** @return list<array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>}> */
-    private function set(): array
+    private function box(Box $box): SheetSection
     {
-        return $this->chain->joins() ? (new SetSections($this->bind, $this->travel, $this->switches))->all() : [];
-    }
-
-    /** @return array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>} */
-    private function box(Box $box): array
-    {
-        $rows = [];
-        if ($box instanceof Handset) {
-            $rows[] = $this->row('stick_mode', 'Stick mode', (string) ($this->stickMode() ?? 'not said'), $this->stickMode() === null ? 'open' : 'known');
-            $rows[] = $this->row('order', $this->names->name($box->id(), 'order'), $this->rig->handsetOrder() === null ? 'not known' : $this->names->value('order', $this->rig->handsetOrder()->toString()));
-        }
-        foreach ($this->chain->changes() as $change) {
-            if ($change['box'] === $box->id()) {
-                $rows[] = $this->row("{$change['box']}/{$change['setting']}", $change['name'], $change['value'], $change['done'] ? 'known' : 'open');
-            }
-        }
-        foreach ($this->order->modules as $entry) {
-            if ($entry['module']->id === $box->id()) {
-                $rows[] = $this->row("{$box->id()}/remap", $this->names->name($box->id(), 'remap'), $entry['on'] ? 'on' : 'off');
-            }
-        }
-        if ($box instanceof Controller && $this->order->reader?->controller === $box) {
-            $rows[] = $this->row('controller_order', $this->names->name($box->id(), 'order'), $this->names->value('order', $this->order->reader->order->toString()));
+        $rows = [...($box instanceof Handset ? $this->handset($box) : []), ...$this->settings($box)];
+        if ($box instanceof Controller && $this->reviews->order()->taker?->controller === $box) {
+            $rows[] = new SheetRow('controller_order', $this->names->name($box->id(), 'order'), $this->names->value('order', $this->reviews->order()->taker->order->toString()));
         }
         if ($rows === [] && ($box instanceof Module || $box instanceof Receiver)) {
-            $rows[] = $this->row("{$box->id()}/as_delivered", 'Settings', 'as delivered');
+            $rows[] = new SheetRow("{$box->id()}/as_delivered", 'Settings', 'as delivered');
         }
 
-        return ['title' => ucfirst($box->kind()->label()).': '.$box->name(), 'rows' => $rows];
+        return new SheetSection(ucfirst($box->kind()->label()).': '.$box->name(), $rows);
+    }
+
+    /** @return list<SheetRow> */
+    private function handset(Handset $handset): array
+    {
+        $mode = $this->stickMode();
+        $order = $this->rig->handsetOrder();
+
+        return [
+            new SheetRow('stick_mode', 'Stick mode', (string) ($mode ?? 'not said'), $mode === null ? RowState::Open : RowState::Known),
+            new SheetRow('order', $this->names->name($handset->id, 'order'), $order === null ? 'not known' : $this->names->value('order', $order->toString())),
+        ];
+    }
+
+    /** @return list<SheetRow> What is to be set in a box. */
+    private function settings(Box $box): array
+    {
+        $rows = [];
+        foreach ($this->reviews->path()->changes() as $change) {
+            if ($change->box === $box->id()) {
+                $rows[] = new SheetRow("$change->box/$change->setting", $change->name, $change->value, $change->done ? RowState::Known : RowState::Open);
+            }
+        }
+        foreach ($this->reviews->order()->modules() as $entry) {
+            if ($entry->module->id === $box->id()) {
+                $rows[] = new SheetRow("{$box->id()}/remap", $this->names->name($box->id(), 'remap'), $entry->isOn ? 'on' : 'off');
+            }
+        }
+
+        return $rows;
     }
 
     private function stickMode(): ?int
@@ -95,109 +107,104 @@ final readonly class SetupSheet
         return $this->rig->settings()->intOrNull('stick_mode') ?? $card?->node()->node('sticks')?->intOrNull('mode');
     }
 
-    /** @return list<array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>}> */
-    private function plugs(): array
+    private function wire(Wire $wire): SheetSection
     {
-        return array_map(fn (array $wire): array => [
-            'title' => "Wires: {$wire['from_name']} to {$wire['to_name']}",
-            'rows' => array_map(fn (array $row): array => $this->row(
-                'wire/'.$row['key'],
-                ucfirst($row['from_pin']),
-                $row['to_pin'].($row['note'] === null ? '' : ", {$row['note']}"),
-            ), $wire['rows']),
-        ], $this->wiring->wires());
+        return new SheetSection("Wires: $wire->fromName to $wire->toName", array_map(
+            static fn (WireRow $row): SheetRow => new SheetRow("wire/$row->key", ucfirst($row->fromPin), $row->toPin.($row->note === null ? '' : ", $row->note")),
+            $wire->rows,
+        ));
     }
 
-    /** @return list<array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>}> */
+    /** @return list<SheetRow> */
     private function power(): array
     {
         $pack = $this->rig->pack();
         $rows = $pack === null ? [] : [
-            $this->row('pack', 'Handset pack', $pack->label()),
-            $this->row('alarm', 'Alarm', sprintf('%g V', $pack->low())),
-            $this->row('meter', 'Meter', sprintf('%g to %g V', $pack->meterFrom(), $pack->full())),
+            new SheetRow('pack', 'Handset pack', $pack->label()),
+            new SheetRow('alarm', 'Alarm', sprintf('%g V', $pack->low())),
+            new SheetRow('meter', 'Meter', sprintf('%g to %g V', $pack->meterFrom(), $pack->full())),
         ];
-        foreach ($this->wiring->power() as $power) {
-            $state = ['ok' => 'known', 'check' => 'open'][$power['severity']] ?? 'attention';
-            $rows[] = $this->row('power/'.$power['name'], $power['name'], "{$power['from']}; takes {$power['takes']}".($state === 'attention' ? ". {$power['message']}" : ''), $state);
-        }
 
-        return [['title' => 'Power', 'rows' => $rows]];
+        return [...$rows, ...array_map(self::fed(...), $this->reviews->wiring()->power)];
     }
 
-    /** @return list<array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>}> */
+    private static function fed(PowerRow $power): SheetRow
+    {
+        $state = match ($power->severity) {
+            Severity::Ok => RowState::Known,
+            Severity::Check => RowState::Open,
+            default => RowState::Attention,
+        };
+
+        return new SheetRow("power/$power->name", $power->name, "$power->from; takes $power->takes".($state === RowState::Attention ? ". $power->message" : ''), $state);
+    }
+
+    /** @return list<SheetRow> */
     private function functions(): array
     {
-        $rows = [];
-        $isCounted = array_filter($this->rig->boxes, static fn (Box $box): bool => $box instanceof Controller) !== [];
-        foreach ($this->rig->functions() ?? [] as $entry) {
-            $aux = $isCounted && $entry['channel'] > 4 ? ', auxiliary '.($entry['channel'] - 4).' at the controller' : '';
-            $rows[] = $this->row("function/{$entry['function']}", "Channel {$entry['channel']}", $entry['function'].$aux);
-        }
+        $isCounted = $this->rig->boxes->hasController();
 
-        return [['title' => 'Channels at the handset', 'rows' => $rows]];
+        return array_map(static fn (FunctionChannel $entry): SheetRow => new SheetRow("function/$entry->function", "Channel $entry->channel",
+            $entry->function.($isCounted && $entry->isAuxiliary() ? ", auxiliary {$entry->auxiliary()} at the controller" : '')), $this->rig->functions()->all ?? []);
     }
 
-    /** @return list<array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>}> */
+    /** @return list<SheetRow> */
     private function loss(): array
     {
         $rows = [];
-        foreach ($this->chain->joins() ? (new FailsafeShown($this->rig, $this->failsafe))->hops() : [] as $hop) {
-            assert(is_int($hop['hop']) && is_string($hop['receiver']) && is_string($hop['mode_says']) && is_string($hop['says']));
-            $state = in_array($hop['severity'], ['ok', 'check'], true) ? 'known' : 'attention';
-            $rows[] = $this->row("loss/{$hop['hop']}/mode", $hop['receiver'], $hop['mode_says'], $hop['is_set'] === true ? 'known' : 'open');
-            $rows[] = $this->row("loss/{$hop['hop']}/says", 'The craft', lcfirst($hop['says']), $state);
+        foreach ($this->reviews->failsafe()->hops() as $hop) {
+            $isCalm = $hop->severity === Severity::Ok || $hop->severity === Severity::Check;
+            $rows[] = new SheetRow("loss/$hop->hop/mode", $hop->receiver, $hop->modeSays, $hop->isSet ? RowState::Known : RowState::Open);
+            $rows[] = new SheetRow("loss/$hop->hop/says", 'The craft', lcfirst($hop->says), $isCalm ? RowState::Known : RowState::Attention);
         }
 
-        return [['title' => 'If the link is lost', 'rows' => $rows]];
+        return $rows;
     }
 
-    /** @return list<array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>}> */
+    /** @return list<SheetRow> */
     private function switchOn(): array
     {
-        $rows = [];
-        foreach ($this->chain->joins() ? $this->wiring->switchOn() : [] as $k => $step) {
-            $rows[] = $this->row("on/$k", (string) ($k + 1), $step);
-        }
+        $steps = $this->reviews->wiring()->switchOn();
 
-        return [['title' => 'Switching on and off', 'rows' => $rows]];
+        return array_map(static fn (int $k, string $step): SheetRow => new SheetRow("on/$k", (string) ($k + 1), $step), array_keys($steps), $steps);
     }
 
-    /** @return list<array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>}> */
+    /** @return list<SheetRow> */
     private function proven(): array
     {
-        if (! $this->chain->joins()) {
-            return [];
-        }
-        $rows = [$this->row('wired', 'Wiring', $this->wiring->isWired() ? 'as above' : 'not yet', $this->wiring->isWired() ? 'known' : 'open')];
-        foreach ($this->readiness->states() as $check) {
-            if ($check['required']) {
-                [$text, $state] = self::proof($check['state']);
-                $hop = $check['hop'] === null || count($this->failsafe->hops) < 2 ? '' : ", hop {$check['hop']}";
-                $rows[] = $this->row("proven/{$check['kind']->value}/{$check['hop']}", $check['kind']->title().$hop, $text, $state);
-            }
-        }
-        $signOff = $this->readiness->signOff();
-        $signed = $signOff->at === null ? 'not yet' : Day::of($signOff->at)." by $signOff->by".($signOff->holds() ? '' : '; no longer: '.implode(', ', $signOff->reasons));
-        $rows[] = $this->row('signed', 'Signed off', $signed, $signOff->holds() ? 'known' : ($signOff->at === null ? 'open' : 'attention'));
+        $isWired = $this->reviews->wiring()->isWired();
+        $required = array_values(array_filter($this->readiness->checks, static fn (Check $check): bool => $check->required));
 
-        return [['title' => 'Proven', 'rows' => $rows]];
+        return [
+            new SheetRow('wired', 'Wiring', $isWired ? 'as above' : 'not yet', $isWired ? RowState::Known : RowState::Open),
+            ...array_map($this->check(...), $required),
+            $this->signedOff(),
+        ];
     }
 
-    /** @return array{string, string} What to say of a check, and its state. */
-    private static function proof(CheckState $proof): array
+    private function check(Check $check): SheetRow
     {
+        $key = "proven/{$check->kind->value}/$check->hop";
+        $title = $check->kind->title().$this->readiness->ofHop($check);
+        $proof = $check->state;
+
         return match ($proof->state) {
-            'holds' => [$proof->at === null ? ($proof->observed ?? 'holds') : Day::of($proof->at), 'known'],
-            'stale' => ['stale: '.implode(', ', $proof->reasons), 'attention'],
-            'failed' => ['failed on '.Day::of($proof->at), 'attention'],
-            default => ['not yet', 'open'],
+            ProofState::Holds => new SheetRow($key, $title, $proof->at === null ? ($proof->observed ?? 'holds') : Day::of($proof->at)),
+            ProofState::Stale => new SheetRow($key, $title, 'stale: '.implode(', ', $proof->reasons), RowState::Attention),
+            ProofState::Failed => new SheetRow($key, $title, 'failed on '.Day::of($proof->at), RowState::Attention),
+            ProofState::Open => new SheetRow($key, $title, 'not yet', RowState::Open),
         };
     }
 
-    /** @return array{key: string, label: string, value: string, state: string} */
-    private function row(string $key, string $label, string $value, string $state = 'known'): array
+    private function signedOff(): SheetRow
     {
-        return ['key' => $key, 'label' => $label, 'value' => $value, 'state' => $state];
+        $signOff = $this->readiness->signOff();
+
+        return new SheetRow('signed', 'Signed off', self::signature($signOff), $signOff->holds() ? RowState::Known : ($signOff->at === null ? RowState::Open : RowState::Attention));
+    }
+
+    private static function signature(CheckState $signOff): string
+    {
+        return $signOff->at === null ? 'not yet' : Day::of($signOff->at)." by $signOff->by".($signOff->holds() ? '' : '; no longer: '.implode(', ', $signOff->reasons));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Signal;
 
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Severity;
 
@@ -150,16 +151,16 @@ final readonly class Comparison
     private function findings(array $rows, ?float $delay): array
     {
         if ($delay === null) {
-            return [new Finding('nothing_in_common', Severity::Check, 'No movement is found in both captures.', null, 'a stick moved while both were taken', 'Without one, order, scale and delay cannot be compared.', 'Capture both again while one stick after the other is moved.')];
+            return [new Finding(Code::NothingInCommon, Severity::Check, 'No movement is found in both captures.', null, 'a stick moved while both were taken', 'Without one, order, scale and delay cannot be compared.', 'Capture both again while one stick after the other is moved.')];
         }
         $findings = [];
         $moved = array_filter($rows, static fn (array $row): bool => $row['b'] !== null && $row['b'] !== $row['a']);
         if ($moved !== []) {
-            $findings[] = new Finding('order_differs', Severity::Check, 'The channels come in another order.', implode(', ', array_map(static fn (array $row): string => "{$row['a']} arrives as {$row['b']}", $moved)), 'every channel on its own number', 'A stick moves what another one should.', 'Mend the order at the handset, the module or the reader.');
+            $findings[] = new Finding(Code::OrderDiffers, Severity::Check, 'The channels come in another order.', implode(', ', array_map(static fn (array $row): string => "{$row['a']} arrives as {$row['b']}", $moved)), 'every channel on its own number', 'A stick moves what another one should.', 'Mend the order at the handset, the module or the reader.');
         }
         foreach ($rows as $row) {
             if ($row['b'] === null) {
-                $findings[] = new Finding('channel_missing', Severity::Check, "Channel {$row['a']} moves in the first capture and is not found in the second.", null, null, 'It is not passed on, or mixed with another one.', 'Look at the channel count and the mapping in between.');
+                $findings[] = new Finding(Code::ChannelMissing, Severity::Check, "Channel {$row['a']} moves in the first capture and is not found in the second.", null, null, 'It is not passed on, or mixed with another one.', 'Look at the channel count and the mapping in between.');
             }
         }
 
@@ -175,15 +176,15 @@ final readonly class Comparison
         $findings = [];
         $reversed = array_column(array_filter($rows, static fn (array $row): bool => $row['reversed']), 'a');
         if ($reversed !== []) {
-            $findings[] = new Finding('reversed', Severity::Check, 'Channels run the other way: '.implode(', ', $reversed).'.', null, 'the same direction in both', 'The stick does the opposite.', 'Reverse them at one place only.');
+            $findings[] = new Finding(Code::Reversed, Severity::Check, 'Channels run the other way: '.implode(', ', $reversed).'.', null, 'the same direction in both', 'The stick does the opposite.', 'Reverse them at one place only.');
         }
         $scaled = array_filter($rows, static fn (array $row): bool => $row['scale'] !== null && abs(abs($row['scale']) - 1) > self::SCALE_SAME);
         if ($scaled !== []) {
-            $findings[] = new Finding('scale_differs', Severity::Check, 'The travel differs.', implode(', ', array_map(static fn (array $row): string => sprintf('channel %d at %.1f %%', $row['a'], abs((float) $row['scale']) * 100), $scaled)), '100 %', 'Ends and thresholds set for one do not hold for the other.', 'Measure the ends behind this box, and set travel from there.');
+            $findings[] = new Finding(Code::ScaleDiffers, Severity::Check, 'The travel differs.', implode(', ', array_map(static fn (array $row): string => sprintf('channel %d at %.1f %%', $row['a'], abs((float) $row['scale']) * 100), $scaled)), '100 %', 'Ends and thresholds set for one do not hold for the other.', 'Measure the ends behind this box, and set travel from there.');
         }
         $shifted = array_filter($rows, static fn (array $row): bool => $row['offset_us'] !== null && ! $row['reversed'] && abs($row['offset_us']) > self::OFFSET_SAME_US);
         if ($shifted !== []) {
-            $findings[] = new Finding('centre_differs', Severity::Check, 'The centre is shifted.', implode(', ', array_map(static fn (array $row): string => sprintf('channel %d by %+.1f µs', $row['a'], $row['offset_us']), $shifted)), 'less than 4 µs', 'A stick at rest is read as a small command.', 'Set the centre behind this box.');
+            $findings[] = new Finding(Code::CentreDiffers, Severity::Check, 'The centre is shifted.', implode(', ', array_map(static fn (array $row): string => sprintf('channel %d by %+.1f µs', $row['a'], $row['offset_us']), $shifted)), 'less than 4 µs', 'A stick at rest is read as a small command.', 'Set the centre behind this box.');
         }
 
         return $findings;
@@ -194,14 +195,14 @@ final readonly class Comparison
     {
         $findings = [];
         if ($this->left->options->wire !== null || $this->right->options->wire !== null || abs($delay) >= self::FINE_MS) {
-            $findings[] = new Finding('delay', Severity::Note, sprintf('The second capture follows %.0f ms %s.', abs($delay), $delay < 0 ? 'earlier' : 'later'), sprintf('%.0f ms', $delay), null, 'Between two wires of one recording this is the delay of what lies between them; between two recordings it is also when they were started.');
+            $findings[] = new Finding(Code::Delay, Severity::Note, sprintf('The second capture follows %.0f ms %s.', abs($delay), $delay < 0 ? 'earlier' : 'later'), sprintf('%.0f ms', $delay), null, 'Between two wires of one recording this is the delay of what lies between them; between two recordings it is also when they were started.');
         }
         $periods = [$this->left->tally?->periods->medianUs(), $this->right->tally?->periods->medianUs()];
         if ($periods[0] !== null && $periods[1] !== null && abs($periods[1] / $periods[0] - 1) > self::RATE_SAME) {
-            $findings[] = new Finding('rate_differs', Severity::Note, 'Frames come at another rate.', sprintf('every %.2f ms, then every %.2f ms', $periods[0] / 1000, $periods[1] / 1000), 'a reader that takes both', 'Slower frames add delay, faster ones may be too fast for a reader.');
+            $findings[] = new Finding(Code::RateDiffers, Severity::Note, 'Frames come at another rate.', sprintf('every %.2f ms, then every %.2f ms', $periods[0] / 1000, $periods[1] / 1000), 'a reader that takes both', 'Slower frames add delay, faster ones may be too fast for a reader.');
         }
         if ($this->left->format !== $this->right->format) {
-            $findings[] = new Finding('format_differs', Severity::Note, sprintf('The formats differ: %s, then %s.', $this->left->format ?? 'values', $this->right->format ?? 'values'));
+            $findings[] = new Finding(Code::FormatDiffers, Severity::Note, sprintf('The formats differ: %s, then %s.', $this->left->format ?? 'values', $this->right->format ?? 'values'));
         }
 
         return $findings;

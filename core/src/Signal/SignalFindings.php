@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Signal;
 
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Severity;
 use Linguator\Core\Timing\PulseTrain;
@@ -55,7 +56,7 @@ final readonly class SignalFindings
         $asked = $this->decoding->options->asked();
 
         return new Finding(
-            'not_recognised',
+            Code::NotRecognised,
             Severity::Check,
             $asked === null ? 'Not recognised: none of the known formats explains this capture.' : "This is not $asked: no frame of it holds in this capture.",
             $facts === null
@@ -76,7 +77,7 @@ final readonly class SignalFindings
         }
         [$is, $should] = $line->isInverted ? ['low', 'high'] : ['high', 'low'];
 
-        return new Finding('line_inverted', Severity::Fix, "The line is upside down: it idles $is.", "idles $is", "idles $should ($card->name)", 'A reader that expects the other polarity sees no frame at all.', 'Put an inverter in between, or switch inversion on at the output or the input.');
+        return new Finding(Code::LineInverted, Severity::Fix, "The line is upside down: it idles $is.", "idles $is", "idles $should ($card->name)", 'A reader that expects the other polarity sees no frame at all.', 'Put an inverter in between, or switch inversion on at the output or the input.');
     }
 
     private function wrongBaud(): ?Finding
@@ -86,7 +87,7 @@ final readonly class SignalFindings
         }
         $measured = 1e6 / ($this->decoding->facts->bitUs ?? 1);
 
-        return new Finding('wrong_baud', Severity::Fix, sprintf('The line does not run at the baud asked for: one bit lasts %s.', self::us(1e6 / $measured)), sprintf('%.0f baud', $measured), sprintf('%d baud (3 %% either way)', $this->decoding->card->baud ?? 0), 'A reader set to the other baud sees damaged bytes only.', 'Set the sender to the expected baud, or look for another format in this capture.');
+        return new Finding(Code::WrongBaud, Severity::Fix, sprintf('The line does not run at the baud asked for: one bit lasts %s.', self::us(1e6 / $measured)), sprintf('%.0f baud', $measured), sprintf('%d baud (3 %% either way)', $this->decoding->card->baud ?? 0), 'A reader set to the other baud sees damaged bytes only.', 'Set the sender to the expected baud, or look for another format in this capture.');
     }
 
     private function parity(): ?Finding
@@ -97,7 +98,7 @@ final readonly class SignalFindings
             return null;
         }
 
-        return new Finding('parity_mismatch', Severity::Fix, $card->parity === 'none' ? 'The bytes carry a parity bit that the format does not have.' : "The parity of most bytes is not $card->parity.", sprintf('%d of %d bytes differ', $uart->parityErrors, $uart->bytes), $card->parity === 'none' ? 'no parity bit' : "$card->parity parity", 'A strict reader drops every such byte; a loose one works, so it fails with one box and not with another.', 'Set parity and stop bits at the sender to '.($card->parity === 'none' ? '8N' : '8'.strtoupper($card->parity[0])).$card->stopBits.'.');
+        return new Finding(Code::ParityMismatch, Severity::Fix, $card->parity === 'none' ? 'The bytes carry a parity bit that the format does not have.' : "The parity of most bytes is not $card->parity.", sprintf('%d of %d bytes differ', $uart->parityErrors, $uart->bytes), $card->parity === 'none' ? 'no parity bit' : "$card->parity parity", 'A strict reader drops every such byte; a loose one works, so it fails with one box and not with another.', 'Set parity and stop bits at the sender to '.($card->parity === 'none' ? '8N' : '8'.strtoupper($card->parity[0])).$card->stopBits.'.');
     }
 
     private function sync(): ?Finding
@@ -109,7 +110,7 @@ final readonly class SignalFindings
         }
         $first = $tally->badPlaces[0]['us'] ?? null;
 
-        return new Finding('sync_ambiguous', Severity::Fix, 'The gap of the pulse train is too short to be told from a channel.', sprintf('%d of %d frames', $count, $tally->good + $tally->bad).($first === null ? '' : sprintf(', the first at %.1f ms', $first / 1000)), sprintf('a gap above %d µs and %d µs longer than the longest channel', PulseTrain::USUAL_DETECT_US, PulseTrain::UNMISTAKABLE_US), 'The reader loses its place: channels jump onto one another.', 'Lengthen the frame, send fewer channels, hold unused ones at their minimum, or use a serial format.');
+        return new Finding(Code::SyncAmbiguous, Severity::Fix, 'The gap of the pulse train is too short to be told from a channel.', sprintf('%d of %d frames', $count, $tally->good + $tally->bad).($first === null ? '' : sprintf(', the first at %.1f ms', $first / 1000)), sprintf('a gap above %d µs and %d µs longer than the longest channel', PulseTrain::USUAL_DETECT_US, PulseTrain::UNMISTAKABLE_US), 'The reader loses its place: channels jump onto one another.', 'Lengthen the frame, send fewer channels, hold unused ones at their minimum, or use a serial format.');
     }
 
     private function dropped(): ?Finding
@@ -125,7 +126,7 @@ final readonly class SignalFindings
         }
         $reasons = implode(', ', array_map(static fn (string $reason, int $count): string => "$count ".(self::REASONS[$reason] ?? $reason), array_keys($tally->reasons), $tally->reasons));
 
-        return new Finding('frames_dropped', Severity::Check, sprintf('Frames are missing or damaged: %d bad, %d late, of %d.', $tally->bad, $late, $all), $reasons === '' ? sprintf('%d late frames', $late) : $reasons, 'less than 1 % bad or late', 'Each one is a moment without control; many in a row bring failsafe.', 'Look at plug, ground and wire length first, then at radio range or at the load of the sender.');
+        return new Finding(Code::FramesDropped, Severity::Check, sprintf('Frames are missing or damaged: %d bad, %d late, of %d.', $tally->bad, $late, $all), $reasons === '' ? sprintf('%d late frames', $late) : $reasons, 'less than 1 % bad or late', 'Each one is a moment without control; many in a row bring failsafe.', 'Look at plug, ground and wire length first, then at radio range or at the load of the sender.');
     }
 
     private function failsafe(): ?Finding
@@ -133,14 +134,14 @@ final readonly class SignalFindings
         $count = $this->decoding->tally?->flags->count('failsafe') ?? 0;
         $frames = max(1, $this->frames());
 
-        return $count === 0 ? null : new Finding('failsafe_active', Severity::Check, sprintf('The failsafe flag is up in %d of %d frames%s.', $count, $frames, $this->since('failsafe')), "$count frames with the flag", 'none while the link stands', 'The receiver had lost the handset: these values are its failsafe values.', 'If the handset was on, look for the reason of the loss; if it was off, this is what the craft is told.');
+        return $count === 0 ? null : new Finding(Code::FailsafeActive, Severity::Check, sprintf('The failsafe flag is up in %d of %d frames%s.', $count, $frames, $this->since('failsafe')), "$count frames with the flag", 'none while the link stands', 'The receiver had lost the handset: these values are its failsafe values.', 'If the handset was on, look for the reason of the loss; if it was off, this is what the craft is told.');
     }
 
     private function frameLost(): ?Finding
     {
         $count = $this->decoding->tally?->flags->count('frame_lost') ?? 0;
 
-        return $count === 0 ? null : new Finding('frame_lost', Severity::Note, sprintf('The frame-lost flag is up in %d of %d frames%s.', $count, $this->frames(), $this->since('frame_lost')), "$count frames with the flag", 'few, at the edge of range', 'The receiver repeated older values in these frames.', 'Compare with distance and antenna; steady loss close by points at the antenna.');
+        return $count === 0 ? null : new Finding(Code::FrameLost, Severity::Note, sprintf('The frame-lost flag is up in %d of %d frames%s.', $count, $this->frames(), $this->since('frame_lost')), "$count frames with the flag", 'few, at the edge of range', 'The receiver repeated older values in these frames.', 'Compare with distance and antenna; steady loss close by points at the antenna.');
     }
 
     private function lostCount(): ?Finding
@@ -148,7 +149,7 @@ final readonly class SignalFindings
         $lost = $this->decoding->tally === null ? 0 : $this->decoding->tally->lost;
         $all = $lost + $this->frames();
 
-        return $lost === 0 ? null : new Finding('frames_lost_in_air', $lost >= self::LOST_SHARE * $all ? Severity::Check : Severity::Note, "The receiver counts $lost lost frames during the capture.", sprintf('%.1f %%', 100 * $lost / $all), 'few, at the edge of range', 'These never reached the receiver: the wire is not at fault.', 'Compare with distance and antenna; steady loss close by points at the antenna.');
+        return $lost === 0 ? null : new Finding(Code::FramesLostInAir, $lost >= self::LOST_SHARE * $all ? Severity::Check : Severity::Note, "The receiver counts $lost lost frames during the capture.", sprintf('%.1f %%', 100 * $lost / $all), 'few, at the edge of range', 'These never reached the receiver: the wire is not at fault.', 'Compare with distance and antenna; steady loss close by points at the antenna.');
     }
 
     /** Failsafe values stand still by their nature; and who moves a stick in a log and lets it go has it back where it began. */
@@ -167,7 +168,7 @@ final readonly class SignalFindings
         $since = $first['from_us'] === null ? "frame {$first['from']}" : sprintf('%.2f s', $first['from_us'] / 1e6);
         $found = implode(', ', array_map(static fn (int $channel, array $where): string => sprintf('channel %d at %.1f µs', $channel, $where['us']), array_keys($stuck), $stuck));
 
-        return new Finding('channel_stuck', $frozen === [] ? Severity::Note : Severity::Check, "$names still since $since.", $found.' to the end', 'movement while the stick moves', 'If the stick was moved, the sender has stopped taking it over.', 'Move the stick again while capturing; if it stays, look at the input, the mixer and the failsafe of the sender.');
+        return new Finding(Code::ChannelStuck, $frozen === [] ? Severity::Note : Severity::Check, "$names still since $since.", $found.' to the end', 'movement while the stick moves', 'If the stick was moved, the sender has stopped taking it over.', 'Move the stick again while capturing; if it stays, look at the input, the mixer and the failsafe of the sender.');
     }
 
     private function range(): ?Finding
@@ -180,7 +181,7 @@ final readonly class SignalFindings
         }
         $count = count($outside);
 
-        return $count === 0 ? null : new Finding('values_out_of_range', Severity::Check, $count === 1 ? 'One channel leaves the usual range.' : "$count channels leave the usual range.", implode('; ', array_slice($outside, 0, 6)).($count > 6 ? ' …' : ''), '900 to 2100 µs', 'Servos may be driven into their stops, and some readers take such values for a lost signal.', 'Cut the travel at the handset, or check that the format is the right one.');
+        return $count === 0 ? null : new Finding(Code::ValuesOutOfRange, Severity::Check, $count === 1 ? 'One channel leaves the usual range.' : "$count channels leave the usual range.", implode('; ', array_slice($outside, 0, 6)).($count > 6 ? ' …' : ''), '900 to 2100 µs', 'Servos may be driven into their stops, and some readers take such values for a lost signal.', 'Cut the travel at the handset, or check that the format is the right one.');
     }
 
     private function rate(): ?Finding
@@ -191,7 +192,7 @@ final readonly class SignalFindings
             return null;
         }
 
-        return new Finding('rate_faster_than_reader', Severity::Fix, 'Frames come faster than the reader can take them.', sprintf('%.1f frames/s', 1e6 / $median), sprintf('at most %.1f frames/s', $most), 'The reader skips frames or loses its place.', 'Lower the rate at the sender, or use another reader.');
+        return new Finding(Code::RateFasterThanReader, Severity::Fix, 'Frames come faster than the reader can take them.', sprintf('%.1f frames/s', 1e6 / $median), sprintf('at most %.1f frames/s', $most), 'The reader skips frames or loses its place.', 'Lower the rate at the sender, or use another reader.');
     }
 
     private function damage(): ?Finding
@@ -202,12 +203,12 @@ final readonly class SignalFindings
         }
         $first = $damage->places[0];
 
-        return new Finding('capture_damaged', Severity::Check, $damage->count === 1 ? 'One place of the capture cannot be read.' : "$damage->count places of the capture cannot be read.", "line {$first['line']}: {$first['found']}", $first['expected'], 'What stands there is missing below; the rest is kept.', 'Look at the file there, or capture again.');
+        return new Finding(Code::CaptureDamaged, Severity::Check, $damage->count === 1 ? 'One place of the capture cannot be read.' : "$damage->count places of the capture cannot be read.", "line {$first['line']}: {$first['found']}", $first['expected'], 'What stands there is missing below; the rest is kept.', 'Look at the file there, or capture again.');
     }
 
     private function unit(): ?Finding
     {
-        return $this->decoding->isUnitTold ? null : new Finding('time_unit_assumed', Severity::Note, 'The heading does not tell the unit of time; seconds are assumed.', null, 'a heading such as time_us or Time [s]', 'With another unit every duration here is wrong by its factor.', 'Name the unit in the heading if it is another one.');
+        return $this->decoding->isUnitTold ? null : new Finding(Code::TimeUnitAssumed, Severity::Note, 'The heading does not tell the unit of time; seconds are assumed.', null, 'a heading such as time_us or Time [s]', 'With another unit every duration here is wrong by its factor.', 'Name the unit in the heading if it is another one.');
     }
 
     private function frames(): int

@@ -47,6 +47,12 @@ final readonly class Pack
         return new Supply($this->low(), $this->full());
     }
 
+    /** As documents have it. */
+    public function document(): \stdClass
+    {
+        return (object) ['chemistry' => $this->chemistry->value, 'cells' => $this->cells];
+    }
+
     public function label(): string
     {
         return "{$this->cells} {$this->chemistry->label()} cell".($this->cells === 1 ? '' : 's');

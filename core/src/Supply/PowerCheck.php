@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Supply;
 
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Severity;
 
@@ -27,7 +28,7 @@ final readonly class PowerCheck
 
             return $finding === null
                 ? ['name' => $device['name'], 'severity' => Severity::Ok->value]
-                : ['name' => $device['name'], 'severity' => $finding->severity->value, 'code' => $finding->code, 'message' => $finding->message];
+                : ['name' => $device['name'], 'severity' => $finding->severity->value, 'code' => $finding->code->value, 'message' => $finding->message];
         }, $this->devices);
     }
 
@@ -46,7 +47,7 @@ final readonly class PowerCheck
         };
         $load = ['ma' => $ma, 'share' => $share, 'severity' => $severity->value];
         if ($severity !== Severity::Ok) {
-            $load += ['code' => 'P3', 'message' => sprintf('The devices draw %g mA, %.0f %% of what the supply can give.', $ma, $share * 100)];
+            $load += ['code' => Code::P3->value, 'message' => sprintf('The devices draw %g mA, %.0f %% of what the supply can give.', $ma, $share * 100)];
         }
 
         return $load;
@@ -55,9 +56,9 @@ final readonly class PowerCheck
     public static function voltage(string $name, SupplyRange $range, Supply $supply): ?Finding
     {
         return match ($range->fault($supply)) {
-            'P1' => new Finding('P1', Severity::Stop, sprintf('%s would get %g V; it takes at most %g V.', $name, $supply->full, $range->max),
+            Code::P1 => new Finding(Code::P1, Severity::Stop, sprintf('%s would get %g V; it takes at most %g V.', $name, $supply->full, $range->max),
                 found: "$supply->full V", expected: $range->label(), why: 'Too much voltage destroys it.', change: 'Use a pack or a supply with a lower full voltage.'),
-            'P2' => new Finding('P2', Severity::Fix, sprintf('%s would get only %g V near the end of the pack; it needs %g V.', $name, $supply->low, $range->min),
+            Code::P2 => new Finding(Code::P2, Severity::Fix, sprintf('%s would get only %g V near the end of the pack; it needs %g V.', $name, $supply->low, $range->min),
                 found: "$supply->low V", expected: $range->label(), why: 'It resets in use when the pack runs down.', change: 'Use a pack with more cells, or land earlier: set the alarm above its lowest voltage.'),
             default => null,
         };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Supply;
 
 use Linguator\Core\Document\Node;
+use Linguator\Core\Finding\Code;
 
 /** What a device can be powered with (V); null: not known. */
 final readonly class SupplyRange
@@ -29,11 +30,11 @@ final readonly class SupplyRange
     }
 
     /** P1 when the supply can be too high, P2 when it can be too low; P1 goes before P2; null when it fits. */
-    public function fault(Supply $supply): ?string
+    public function fault(Supply $supply): ?Code
     {
         return match (true) {
-            $this->max !== null && $supply->full > $this->max + self::TOLERANCE => 'P1',
-            $this->min !== null && $supply->low < $this->min - self::TOLERANCE => 'P2',
+            $this->max !== null && $supply->full > $this->max + self::TOLERANCE => Code::P1,
+            $this->min !== null && $supply->low < $this->min - self::TOLERANCE => Code::P2,
             default => null,
         };
     }

@@ -34,13 +34,13 @@ final readonly class StickCurve
         return Steps::clean($scale->us($this->at(1.0) * 100) - $scale->centre);
     }
 
-    /** @return list<array{stick_pct: float, out_pct: float, us: float}> */
+    /** @return list<CurvePoint> */
     public function points(Scale $scale): array
     {
-        return array_map(function (int $k) use ($scale): array {
+        return array_map(function (int $k) use ($scale): CurvePoint {
             $percent = Steps::clean($this->at($k / self::HALF) * 100);
 
-            return ['stick_pct' => $k * 100.0 / self::HALF, 'out_pct' => $percent, 'us' => Steps::clean($scale->us($percent))];
+            return new CurvePoint($k * 100.0 / self::HALF, $percent, Steps::clean($scale->us($percent)));
         }, range(-self::HALF, self::HALF));
     }
 }

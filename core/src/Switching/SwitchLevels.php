@@ -10,7 +10,7 @@ use Linguator\Core\Quantity\Steps;
 /** What each position of a switch sends: percent x (or a curve), then weight·x/100 + offset, clipped to ±max, then µs. */
 final readonly class SwitchLevels
 {
-    /** @param  list<array{position: int, pct: float, us: float}>  $levels */
+    /** @param  list<SwitchLevel>  $levels */
     private function __construct(public array $levels)
     {
     }
@@ -25,7 +25,7 @@ final readonly class SwitchLevels
         for ($k = 0; $k < $positions; $k++) {
             $x = $curve[$k] ?? -100 + 200 * $k / ($positions - 1);
             $percent = Steps::clean(max(-$maxPct, min($maxPct, $weight * $x / 100 + $offset)));
-            $levels[] = ['position' => $k + 1, 'pct' => $percent, 'us' => Steps::clean($scale->us($percent))];
+            $levels[] = new SwitchLevel($k + 1, $percent, Steps::clean($scale->us($percent)));
         }
 
         return new self($levels);
@@ -35,7 +35,7 @@ final readonly class SwitchLevels
     public static function measured(Scale $scale, array $us): self
     {
         return new self(array_map(
-            static fn (float $level, int $k): array => ['position' => $k + 1, 'pct' => Steps::clean($scale->percent($level)), 'us' => $level],
+            static fn (float $level, int $k): SwitchLevel => new SwitchLevel($k + 1, Steps::clean($scale->percent($level)), $level),
             $us,
             array_keys($us),
         ));
@@ -48,6 +48,6 @@ final readonly class SwitchLevels
 
     public function us(int $position): float
     {
-        return $this->levels[$position - 1]['us'];
+        return $this->levels[$position - 1]->us;
     }
 }

@@ -9,6 +9,8 @@ final readonly class Window
 {
     public const ARM = 'arm';
 
+    public const RETURN = 'return';
+
     /** @param  list<int>  $wanted */
     public function __construct(public string $name, public float $lo, public float $hi, public array $wanted = [])
     {

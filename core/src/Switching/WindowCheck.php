@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Switching;
 
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
 use Linguator\Core\Quantity\Steps;
 
@@ -28,9 +30,9 @@ final readonly class WindowCheck
     /** @return list<int> Positions whose level is inside. */
     public function inside(): array
     {
-        $inside = array_filter($this->switch->levels, fn (array $level): bool => $this->window->contains($level['us']));
+        $inside = array_filter($this->switch->levels, fn (SwitchLevel $level): bool => $this->window->contains($level->us));
 
-        return array_values(array_column($inside, 'position'));
+        return array_values(array_map(static fn (SwitchLevel $level): int => $level->position, $inside));
     }
 
     /** @return array<int, float> By wanted position: µs to the nearer edge, negative outside. */
@@ -46,55 +48,50 @@ final readonly class WindowCheck
 
     public function isOk(): bool
     {
-        return array_filter($this->findings(), static fn (Finding $finding): bool => in_array($finding->severity, [Severity::Fix, Severity::Stop], true)) === [];
+        return $this->findings()->countOf(Severity::Fix, Severity::Stop) === 0;
     }
 
-    /** @return list<Finding> */
-    public function findings(): array
+    public function findings(): Findings
     {
-        return [...$this->missed(), ...$this->unwanted(), ...($this->window->name === Window::ARM ? $this->arming() : [])];
+        return $this->missed()->and($this->unwanted(), ...($this->window->name === Window::ARM ? [$this->arming()] : []));
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    public function verdict(): WindowVerdict
     {
-        return [
-            'name' => $this->window->name,
-            'inside' => $this->inside(),
-            'margins' => (object) array_combine(array_map(strval(...), array_keys($this->margins())), $this->margins()),
-            'ok' => $this->isOk(),
-            'widened' => $this->widened(),
-            'findings' => Finding::listToArray($this->findings()),
-        ];
+        $margins = new \stdClass;
+        foreach ($this->margins() as $position => $margin) {
+            $margins->{(string) $position} = $margin;
+        }
+
+        return new WindowVerdict($this->window->name, $this->inside(), $margins, $this->isOk(), $this->widened(), $this->findings());
     }
 
-    /** @return list<Finding> */
-    private function missed(): array
+    private function missed(): Findings
     {
         $findings = [];
         foreach ($this->margins() as $position => $margin) {
             $level = $this->switch->us($position);
             if ($margin < 0) {
-                $findings[] = new Finding('S1', Severity::Fix, sprintf('Position %d sends %g µs, outside "%s" by %g µs.', $position, $level, $this->window->name, -$margin),
+                $findings[] = new Finding(Code::S1, Severity::Fix, sprintf('Position %d sends %g µs, outside "%s" by %g µs.', $position, $level, $this->window->name, -$margin),
                     found: sprintf('%g µs', $level), expected: $this->range(), why: 'The function never switches on.', change: $this->widen($level));
             } elseif ($margin < self::ROOM_US) {
-                $findings[] = new Finding('S1', Severity::Check, sprintf('Position %d sends %g µs, only %g µs inside the edge of "%s".', $position, $level, $margin, $this->window->name),
+                $findings[] = new Finding(Code::S1, Severity::Check, sprintf('Position %d sends %g µs, only %g µs inside the edge of "%s".', $position, $level, $margin, $this->window->name),
                     found: sprintf('%g µs to the edge', $margin), expected: sprintf('at least %g µs', self::ROOM_US), why: 'A little noise or a warm day puts it outside.', change: $this->widen($level));
             }
         }
 
-        return $findings;
+        return Findings::of(...$findings);
     }
 
-    /** @return array{lo: float, hi: float} The window with every wanted level inside and room around it (µs). */
-    public function widened(): array
+    /** The window with every wanted level inside and room around it. */
+    public function widened(): WindowRange
     {
         $levels = array_map($this->switch->us(...), $this->window->wanted);
 
-        return [
-            'lo' => min([$this->window->lo, ...array_map(static fn (float $us): float => floor($us - self::ROOM_US), $levels)]),
-            'hi' => max([$this->window->hi, ...array_map(static fn (float $us): float => ceil($us + self::ROOM_US), $levels)]),
-        ];
+        return new WindowRange(
+            min([$this->window->lo, ...array_map(static fn (float $us): float => floor($us - self::ROOM_US), $levels)]),
+            max([$this->window->hi, ...array_map(static fn (float $us): float => ceil($us + self::ROOM_US), $levels)]),
+        );
     }
 
     private function widen(float $level): string
@@ -102,33 +99,31 @@ final readonly class WindowCheck
         return sprintf('Let the window reach from %g to %g µs.', min($this->window->lo, floor($level - self::ROOM_US)), max($this->window->hi, ceil($level + self::ROOM_US)));
     }
 
-    /** @return list<Finding> */
-    private function unwanted(): array
+    private function unwanted(): Findings
     {
-        return array_map(fn (int $position): Finding => new Finding('S2', Severity::Fix,
+        return Findings::of(...array_map(fn (int $position): Finding => new Finding(Code::S2, Severity::Fix,
             sprintf('Position %d sends %g µs, which is inside "%s" and should not be.', $position, $this->switch->us($position), $this->window->name),
             found: sprintf('%g µs', $this->switch->us($position)), expected: "outside {$this->range()}", why: 'The function is on when you think it is off.', change: 'Narrow the window, or change the levels of the switch.',
-        ), array_values(array_diff($this->inside(), $this->window->wanted)));
+        ), array_values(array_diff($this->inside(), $this->window->wanted))));
     }
 
-    /** @return list<Finding> */
-    private function arming(): array
+    private function arming(): Findings
     {
         $findings = [];
         if ($this->powerUpPosition !== null && $this->window->contains($this->switch->us($this->powerUpPosition))) {
-            $findings[] = new Finding('S3', Severity::Stop, sprintf('At power-up the switch stands in position %d, which arms.', $this->powerUpPosition),
+            $findings[] = new Finding(Code::S3, Severity::Stop, sprintf('At power-up the switch stands in position %d, which arms.', $this->powerUpPosition),
                 found: sprintf('%g µs', $this->switch->us($this->powerUpPosition)), expected: "outside {$this->range()}", why: 'The motors may start when the pack is plugged in.', change: 'Turn the switch round, and let the handset warn when it is not off.');
         }
         if ($this->failsafeUs !== null && $this->window->contains($this->failsafeUs)) {
-            $findings[] = new Finding('S3', Severity::Stop, sprintf('The stored failsafe value of %g µs arms.', $this->failsafeUs),
+            $findings[] = new Finding(Code::S3, Severity::Stop, sprintf('The stored failsafe value of %g µs arms.', $this->failsafeUs),
                 found: sprintf('%g µs', $this->failsafeUs), expected: "outside {$this->range()}", why: 'A lost link would arm the craft, or keep it armed.', change: 'Store the arm channel with the switch off.');
         }
         if ($this->spring || $this->switch->count() !== self::ARM_POSITIONS) {
-            $findings[] = new Finding('S4', Severity::Check, $this->spring ? 'Arm is on a switch that springs back.' : "Arm is on a switch with {$this->switch->count()} positions.",
+            $findings[] = new Finding(Code::S4, Severity::Check, $this->spring ? 'Arm is on a switch that springs back.' : "Arm is on a switch with {$this->switch->count()} positions.",
                 found: $this->spring ? 'a spring' : "{$this->switch->count()} positions", expected: 'two positions that stay', why: 'In a hurry the wrong position is found.', change: 'Put arm on a two-position switch within reach.');
         }
 
-        return $findings;
+        return Findings::of(...$findings);
     }
 
     private function range(): string

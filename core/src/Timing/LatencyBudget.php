@@ -42,28 +42,22 @@ final readonly class LatencyBudget
         return $this->best() + self::quantileOfSum($this->waits(), 0.95);
     }
 
-    /** @return array{best: float, mean: float, p95: float, worst: float} Rounded to a nanosecond. */
-    public function toArray(): array
+    /** Rounded to a nanosecond. */
+    public function delay(): Delay
     {
-        return array_map(static fn (float $ms): float => round($ms, 6), [
-            'best' => $this->best(), 'mean' => $this->mean(), 'p95' => $this->p95(), 'worst' => $this->worst(),
-        ]);
+        return new Delay(round($this->best(), 6), round($this->mean(), 6), round($this->p95(), 6), round($this->worst(), 6));
     }
 
     /**
      * What each stage adds to the mean, and its share of it.
      *
-     * @return list<array{name: string, mean_ms: float, share: float}>
+     * @return list<DelayShare>
      */
-    public function stages(): array
+    public function shares(): array
     {
         $mean = $this->mean();
 
-        return array_map(static fn (LatencyStage $stage): array => [
-            'name' => $stage->name,
-            'mean_ms' => round($stage->mean(), 6),
-            'share' => $mean > 0 ? $stage->mean() / $mean : 0.0,
-        ], $this->stages);
+        return array_map(static fn (LatencyStage $stage): DelayShare => new DelayShare($stage->name, round($stage->mean(), 6), $mean > 0 ? $stage->mean() / $mean : 0.0), $this->stages);
     }
 
     /** @return list<float> */

@@ -52,13 +52,13 @@ final readonly class PulseTrain
         return $this->worstSync() >= $this->requiredSync() - self::DUST_US;
     }
 
-    /** @return 'sound'|'ambiguous'|'undetected' Both faults at once: ambiguous. */
-    public function verdict(): string
+    /** Both faults at once: ambiguous. */
+    public function verdict(): TrainVerdict
     {
         return match (true) {
-            $this->isSound() => 'sound',
-            $this->worstSync() < $this->longest() + self::UNMISTAKABLE_US - self::DUST_US => 'ambiguous',
-            default => 'undetected',
+            $this->isSound() => TrainVerdict::Sound,
+            $this->worstSync() < $this->longest() + self::UNMISTAKABLE_US - self::DUST_US => TrainVerdict::Ambiguous,
+            default => TrainVerdict::Undetected,
         };
     }
 
@@ -82,21 +82,15 @@ final readonly class PulseTrain
         return $this->used >= $this->channels ? null : new self($this->frame, $this->channels, $this->min, $this->max, $this->used, $this->heldAt ?? $this->min, $this->syncDetect);
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    public function budget(): TrainBudget
     {
         $held = $this->held();
 
-        return [
-            'verdict' => $this->verdict(),
-            'worst_sync_us' => $this->worstSync(),
-            'required_sync_us' => $this->requiredSync(),
-            'remedies' => [
-                'frame_us' => $this->frameNeeded(),
-                'hold_unused' => $held === null ? null : ['at_us' => $held->heldAt, 'worst_sync_us' => $held->worstSync(), 'sound' => $held->isSound()],
-                'max_channels' => $this->mostChannels(),
-            ],
-        ];
+        return new TrainBudget($this->verdict(), $this->worstSync(), $this->requiredSync(), new TrainRemedies(
+            $this->frameNeeded(),
+            $held?->heldAt === null ? null : new HeldTrain($held->heldAt, $held->worstSync(), $held->isSound()),
+            $this->mostChannels(),
+        ));
     }
 
     private function sum(): float

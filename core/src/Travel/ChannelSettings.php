@@ -25,10 +25,4 @@ final readonly class ChannelSettings
         return $this->reversed === $that->reversed
             && max(abs($this->loPct - $that->loPct), abs($this->hiPct - $that->hiPct), abs($this->subtrim - $that->subtrim)) < self::SAME;
     }
-
-    /** @return array{lo_pct: float, hi_pct: float, subtrim: float, reversed: bool} */
-    public function toArray(): array
-    {
-        return ['lo_pct' => $this->loPct, 'hi_pct' => $this->hiPct, 'subtrim' => $this->subtrim, 'reversed' => $this->reversed];
-    }
 }

@@ -6,6 +6,7 @@ namespace Linguator\Core\Travel;
 
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
+use Linguator\Core\Quantity\Pulse;
 
 /** What a channel sends at its lowest, at rest and at its highest, µs; always lo < mid < hi. */
 final readonly class Reading
@@ -28,6 +29,12 @@ final readonly class Reading
         return new self($lo, $mid, $hi);
     }
 
+    /** What a channel usually sends. */
+    public static function usual(): self
+    {
+        return new self(Pulse::LOW_US, Pulse::CENTRE_US, Pulse::HIGH_US);
+    }
+
     /** @throws DocumentError */
     public static function fromNode(Node $node, string $path): self
     {
@@ -40,15 +47,15 @@ final readonly class Reading
         return new self($lo, $mid, $hi);
     }
 
+    /** @return list<float> Lowest, middle, highest. */
+    public function values(): array
+    {
+        return [$this->lo, $this->mid, $this->hi];
+    }
+
     /** The largest distance between the two, of the three values (µs). */
     public function distanceTo(self $that): float
     {
         return max(abs($this->lo - $that->lo), abs($this->mid - $that->mid), abs($this->hi - $that->hi));
-    }
-
-    /** @return array{lo: float, mid: float, hi: float} */
-    public function toArray(): array
-    {
-        return ['lo' => $this->lo, 'mid' => $this->mid, 'hi' => $this->hi];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Travel;
 
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Severity;
 
@@ -38,7 +39,7 @@ final readonly class ServoRange
             return null;
         }
 
-        return new Finding('T1', Severity::Stop,
+        return new Finding(Code::T1, Severity::Stop,
             sprintf('The %s servo %s driven %.0f µs too far.', $name, $verb, $most),
             found: sprintf('%.0f to %.0f µs', $ends->lo, $ends->hi),
             expected: sprintf('%s to %s µs', $this->lo === null ? 'any' : sprintf('%.0f', $this->lo), $this->hi === null ? 'any' : sprintf('%.0f', $this->hi)),

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Travel;
 
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
 use Linguator\Core\Quantity\Steps;
 
@@ -30,20 +32,22 @@ final readonly class TravelSolver
         $gimbal = $reverse ? $gimbal->reversed() : $gimbal;
         [$subtrim, $trimFinding] = $centre ? $this->subtrim($gimbal, $target) : [$now->subtrim, null];
         [$low, $high] = $gimbal->endsFor($target, $subtrim);
-        $limited = [];
-        $ends = [];
-        foreach (['lo' => $low, 'hi' => $high] as $side => $percent) {
-            $rounded = Steps::nearest($percent, $this->handset->stepPct);
-            $ends[$side] = max(0.0, min($this->handset->maxPct, $rounded));
-            if ($ends[$side] !== $rounded) {
-                $limited[] = $side;
-            }
-        }
-        $settings = new ChannelSettings($ends['lo'], $ends['hi'], $subtrim, $reverse);
+        [$lo, $hi] = [$this->allowed($low), $this->allowed($high)];
+        $settings = new ChannelSettings($lo, $hi, $subtrim, $reverse);
         $predicted = $gimbal->predict($settings);
-        $findings = array_map(fn (string $side): Finding => $this->limit($side, ['lo' => $low, 'hi' => $high][$side], $predicted, $target), $limited);
+        $limited = array_values(array_filter([
+            $lo === Steps::nearest($low, $this->handset->stepPct) ? null : End::Lo,
+            $hi === Steps::nearest($high, $this->handset->stepPct) ? null : End::Hi,
+        ]));
+        $findings = array_map(fn (End $end): Finding => $this->limit($end, $end === End::Lo ? $low : $high, $predicted, $target), $limited);
 
-        return new Solution($settings, $predicted, $limited, $trimFinding === null ? $findings : [$trimFinding, ...$findings]);
+        return new Solution($settings, $predicted, $limited, Findings::of($trimFinding, ...$findings));
+    }
+
+    /** A percentage as it can be entered: in steps, and held at the handset's limits. */
+    private function allowed(float $percent): float
+    {
+        return max(0.0, min($this->handset->maxPct, Steps::nearest($percent, $this->handset->stepPct)));
     }
 
     /** @return array{float, Finding|null} */
@@ -55,18 +59,18 @@ final readonly class TravelSolver
         }
         $most = Steps::below(self::FULL_STICK - $this->handset->subtrimStep, $this->handset->subtrimStep);
 
-        return [$wanted < 0 ? -$most : $most, new Finding('T8', Severity::Fix,
+        return [$wanted < 0 ? -$most : $most, new Finding(Code::T8, Severity::Fix,
             sprintf('The centre lies too far off for a sub-trim: it would take %g %% of the stick.', $wanted),
             found: sprintf('%g µs without sub-trim', round($gimbal->centre, 1)), expected: "$target->mid µs",
             why: 'A sub-trim that large leaves no travel on one side.', change: 'Calibrate the sticks first, or set the centre in the controller.')];
     }
 
-    private function limit(string $side, float $wanted, Reading $predicted, Reading $target): Finding
+    private function limit(End $side, float $wanted, Reading $predicted, Reading $target): Finding
     {
-        [$end, $reached, $aim] = $side === 'lo' ? ['low', $predicted->lo, $target->lo] : ['high', $predicted->hi, $target->hi];
+        [$end, $reached, $aim] = $side === End::Lo ? ['low', $predicted->lo, $target->lo] : ['high', $predicted->hi, $target->hi];
         $bound = $wanted < 0 ? 0.0 : $this->handset->maxPct;
 
-        return new Finding('T8', Severity::Fix,
+        return new Finding(Code::T8, Severity::Fix,
             sprintf('The %s end would need %.4g %%; this handset stops at %g %%.', $end, $wanted, $bound),
             found: sprintf('%.1f µs reached', $reached), expected: sprintf('%g µs', $aim),
             why: 'The stick never reaches this end of the range.',

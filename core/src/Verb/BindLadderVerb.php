@@ -7,6 +7,7 @@ namespace Linguator\Core\Verb;
 use Linguator\Core\Bind\Attempt;
 use Linguator\Core\Bind\Candidates;
 use Linguator\Core\Bind\Ladder;
+use Linguator\Core\Bind\Rung;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Excerpt;
 use Linguator\Core\Document\Node;
@@ -36,8 +37,8 @@ final class BindLadderVerb implements Verb
         $next = $ladder->next();
         $at = ['distance_m' => Ladder::DISTANCE_M];
         $answer = [
-            'next' => $next === null ? null : $next->toArray() + $at,
-            'ladder' => array_map(static fn (array $rung): array => $rung[0]->toArray() + $at + ['p' => $rung[1], 'minutes' => $rung[0]->minutes], $ladder->rungs),
+            'next' => $next === null ? null : $next->named() + $at,
+            'ladder' => array_map(static fn (Rung $rung): array => $rung->combination->named() + $at + ['p' => $rung->chance, 'minutes' => $rung->combination->minutes], $ladder->rungs),
             'expected_minutes' => $ladder->expectedMinutes(),
             'exhausted' => $next === null,
         ];

@@ -9,15 +9,19 @@ use Linguator\Core\Document\Node;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\Encoder;
 use Linguator\Core\Format\FormatCard;
-use Linguator\Core\Format\FormatCards;
+use Linguator\Core\Format\Formats;
 use Linguator\Core\Format\Frame;
 use Linguator\Core\Quantity\Steps;
 
 /** Which bytes carry these channel values? */
-final class EncodeVerb implements Verb
+final readonly class EncodeVerb implements Verb
 {
     /** A digital channel is on above this, µs. */
     private const ON_ABOVE_US = 1500.0;
+
+    public function __construct(private Formats $formats, private Schemas $schemas)
+    {
+    }
 
     public static function name(): string
     {
@@ -32,7 +36,7 @@ final class EncodeVerb implements Verb
     public function __invoke(\stdClass $input): array
     {
         $node = new Node($input);
-        $card = self::card($node);
+        $card = $this->card($node);
         $encoder = new Encoder($card);
         $hex = [];
         $longest = 0;
@@ -46,14 +50,14 @@ final class EncodeVerb implements Verb
         return ['format' => $node->textOrNull('format') ?? $card->id, 'hex' => $hex, 'duration_ms' => Steps::clean($card->durationMs($longest))];
     }
 
-    private static function card(Node $node): FormatCard
+    private function card(Node $node): FormatCard
     {
         $given = $node->node('card');
         if ($given !== null) {
             try {
-                return FormatCard::of($given->value, new Schemas);
+                return FormatCard::of($given->value, $this->schemas);
             } catch (DocumentError $error) {
-                throw DocumentError::at(rtrim("card.$error->path", '.'), $error->getMessage(), $error->errorCode);
+                throw $error->inside('card');
             }
         }
         $id = $node->textOrNull('format') ?? throw DocumentError::at('format', 'The key "format" is missing; a format card as "card" does as well.', 'missing_key');
@@ -62,7 +66,7 @@ final class EncodeVerb implements Verb
             throw DocumentError::at('kind', "Found a kind for $id; only s115t has two kinds.");
         }
 
-        return FormatCards::get($kind === 10 ? 's115t-10' : $id) ?? throw DocumentError::at('format', "There is no serial format \"$id\"; expected one of ".implode(', ', FormatCards::ids()).', or a format card as "card".', 'no_such_format');
+        return $this->formats->get($kind === 10 ? 's115t-10' : $id) ?? throw DocumentError::at('format', "There is no serial format \"$id\"; expected one of ".implode(', ', $this->formats->ids()).', or a format card as "card".', 'no_such_format');
     }
 
     /** @return list<Frame> One, or two where channels come in alternating frames. */

@@ -6,8 +6,6 @@ namespace Linguator\Core\Verb;
 
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Failsafe\FailsafeReview;
-use Linguator\Core\Gear\Box;
-use Linguator\Core\Gear\Receiver;
 use Linguator\Core\Rig\RigReader;
 
 /** What does the craft do when a link is lost? */
@@ -26,7 +24,7 @@ final class FailsafeVerb implements Verb
     public function __invoke(\stdClass $input): array
     {
         $rig = RigReader::whole($input->rig, 'rig');
-        if (array_filter($rig->boxes, static fn (Box $box): bool => $box instanceof Receiver) === []) {
+        if ($rig->boxes->hops() === []) {
             throw DocumentError::at('rig.chain', 'Found a chain without a receiver; expected at least one: without a link there is none to lose.', 'no_receiver');
         }
         foreach ($rig->settings()->nodes('channels') as $k => $channel) {
@@ -36,6 +34,6 @@ final class FailsafeVerb implements Verb
             }
         }
 
-        return (new FailsafeReview($rig))->toArray();
+        return (new FailsafeReview($rig))->answer();
     }
 }

@@ -30,11 +30,8 @@ final class LatencyVerb implements Verb
             $stage->intOrNull('phases') ?? 1,
             $stage->flag('synchronous'),
         ), (new Node($input))->nodes('stages')));
-        $answer = [];
-        foreach ($budget->toArray() as $key => $ms) {
-            $answer["{$key}_ms"] = $ms;
-        }
+        $delay = $budget->delay();
 
-        return $answer + ['stages' => $budget->stages()];
+        return ['best_ms' => $delay->best, 'mean_ms' => $delay->mean, 'p95_ms' => $delay->p95, 'worst_ms' => $delay->worst, 'stages' => $budget->shares()];
     }
 }

@@ -9,7 +9,7 @@ use Linguator\Core\Channel\ChannelOrder;
 use Linguator\Core\Channel\Letter;
 use Linguator\Core\Channel\MovementAnalysis;
 use Linguator\Core\Document\Node;
-use Linguator\Core\Finding\Finding;
+use Linguator\Core\Document\Plain;
 
 /** Which channel moved when a stick was moved? */
 final class MovementVerb implements Verb
@@ -27,21 +27,12 @@ final class MovementVerb implements Verb
     public function __invoke(\stdClass $input): array
     {
         $node = new Node($input);
-        [$times, $rows] = [[], []];
-        foreach ($node->nodes('log') as $row) {
-            $times[] = $row->number('t_ms');
-            $rows[] = $row->numbersOrNull('us') ?? [];
-        }
         $analysis = new MovementAnalysis(
-            ChannelLog::fromRows($times, $rows),
+            ChannelLog::fromNodes($node->nodes('log')),
             array_map(Letter::from(...), $node->texts('sequence')),
             $node->has('expect') ? ChannelOrder::of($node->text('expect')) : null,
         );
 
-        return [
-            'order' => $analysis->order()?->toString(),
-            'channels' => $analysis->channels(),
-            'findings' => Finding::listToArray($analysis->findings()),
-        ];
+        return Plain::object($analysis->answer());
     }
 }

@@ -37,7 +37,7 @@ final class OrderVerb implements Verb
 
         return [
             'correct' => $trace->isCorrect(),
-            'trace' => $trace->toArray(),
+            'trace' => $trace->sticks(),
             'fixes' => OrderFixes::for(
                 $trace,
                 ReaderKind::from($readerNode->text('kind')),

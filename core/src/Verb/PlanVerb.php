@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Linguator\Core\Verb;
 
 use Linguator\Core\Chain\NearestMiss;
-use Linguator\Core\Chain\Path;
 use Linguator\Core\Chain\PathSearch;
 use Linguator\Core\Chain\PlanRequest;
 
@@ -26,7 +25,7 @@ final class PlanVerb implements Verb
     {
         $request = PlanRequest::fromDocument($input);
         $paths = PathSearch::best($request);
-        $plan = ['paths' => array_map(static fn (Path $path): array => $path->toArray(), $paths)];
+        $plan = ['paths' => $paths];
         if ($paths === []) {
             $plan['nearest_miss'] = NearestMiss::of($request);
         }

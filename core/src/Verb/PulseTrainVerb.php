@@ -6,6 +6,7 @@ namespace Linguator\Core\Verb;
 
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
+use Linguator\Core\Document\Plain;
 use Linguator\Core\Timing\PulseTrain;
 
 /** Does a pulse train leave room for its gap, and what would mend it? */
@@ -34,10 +35,10 @@ final class PulseTrainVerb implements Verb
             throw DocumentError::at('max_us', "Found a longest channel of $max µs and a shortest of $min µs; expected the longest above the shortest.", 'upside_down');
         }
 
-        return (new PulseTrain(
+        return Plain::object((new PulseTrain(
             $node->number('frame_us'), $channels, $min, $max, $used,
             $used < $channels ? $node->numberOrNull('hold_unused_at') : null,
             $node->number('sync_detect_us', PulseTrain::USUAL_DETECT_US),
-        ))->toArray();
+        ))->budget());
     }
 }

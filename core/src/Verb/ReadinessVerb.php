@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Verb;
 
+use Linguator\Core\Document\Plain;
+use Linguator\Core\Readiness\ReadinessReview;
+use Linguator\Core\Readiness\Reviews;
+use Linguator\Core\Readiness\Verdict;
 use Linguator\Core\Rig\RigReader;
-use Linguator\Core\Rig\RigReview;
 
 /** Is this rig ready, and what must be redone? */
 final class ReadinessVerb implements Verb
@@ -22,6 +25,9 @@ final class ReadinessVerb implements Verb
 
     public function __invoke(\stdClass $input): array
     {
-        return (new RigReview(RigReader::whole($input->rig, 'rig')))->readiness()->toArray();
+        $reviews = new Reviews(RigReader::whole($input->rig, 'rig'));
+        $readiness = new ReadinessReview($reviews);
+
+        return ['verdict' => (new Verdict($reviews, $readiness))->next] + Plain::object($readiness->shown());
     }
 }

@@ -35,7 +35,7 @@ final class SwitchVerb implements Verb
         $windows = [];
         foreach ($node->nodes('windows') as $k => $entry) {
             $check = new WindowCheck($levels, self::window($entry, $k, $levels), $powerUp, $node->numberOrNull('failsafe_us'), $switch->flag('spring'));
-            $windows[] = $check->toArray();
+            $windows[] = $check->verdict();
         }
 
         return ['levels' => $levels->levels, 'windows' => $windows];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Linguator\Core\Verb;
 
 use Linguator\Core\Document\Node;
-use Linguator\Core\Finding\Finding;
 use Linguator\Core\Travel\Reading;
 use Linguator\Core\Travel\Thresholds;
 
@@ -38,7 +37,7 @@ final class ThresholdsVerb implements Verb
             'high_threshold' => $thresholds->suggestedHigh(),
             'deadband' => $thresholds->suggestedDeadband(),
             'arms' => $thresholds->arms(),
-            'findings' => Finding::listToArray($thresholds->findings()),
+            'findings' => $thresholds->findings(),
         ];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Verb;
 
 use Linguator\Core\Document\Node;
+use Linguator\Core\Document\Plain;
 use Linguator\Core\Travel\ChannelSettings;
 use Linguator\Core\Travel\Gimbal;
 use Linguator\Core\Travel\HandsetTravel;
@@ -39,7 +40,7 @@ final class TuneVerb implements Verb
             $settings = ChannelSettings::fromNode($settingsNode);
             $gimbal = Gimbal::seen($handset, Reading::fromNode($measured, "channels.$k.measured"), $settings, "channels.$k");
             $channels[] = ['name' => $channel->text('name')]
-                + $solver->solve($gimbal, $target, $settings, $channel->flag('centre', true), $channel->flag('reverse'))->toArray();
+                + Plain::object($solver->solve($gimbal, $target, $settings, $channel->flag('centre', true), $channel->flag('reverse')));
         }
 
         return ['channels' => $channels];

@@ -17,7 +17,7 @@ interface Verb
 
     /**
      * @param  \stdClass  $input  A document that has passed `schema/verbs/<name>.in.json`.
-     * @return array<string, mixed> A document that fits `schema/verbs/<name>.out.json`.
+     * @return array<string, mixed> What becomes a document that fits `schema/verbs/<name>.out.json`: objects in it are made plain by the registry.
      *
      * @throws DocumentError if the input says something the schema cannot rule out.
      */

@@ -6,6 +6,7 @@ namespace Linguator\Core\Verb;
 
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
+use Linguator\Core\Document\Plain;
 use Linguator\Core\Document\Schemas;
 
 /** The list of all verbs, and the one way to ask them. Adding a verb is adding its class, its two schemas and a line here. */
@@ -17,16 +18,23 @@ final readonly class Verbs
     /** Most lists and objects in it: they are what takes memory, however few bytes each has. */
     private const MOST_PARTS = 120_000;
 
+    /** The one verb that takes a capture besides its question. */
+    public const DECODE = 'decode';
+
     /** @var array<string, class-string<Verb>> By name, so that asking one loads no other. */
     private const ALL = [
         'order' => OrderVerb::class, 'movement' => MovementVerb::class, 'plan' => PlanVerb::class, 'power' => PowerVerb::class,
         'tune' => TuneVerb::class, 'thresholds' => ThresholdsVerb::class, 'switch' => SwitchVerb::class, 'rates' => RatesVerb::class, 'percent' => PercentVerb::class,
         'pulse-train' => PulseTrainVerb::class, 'latency' => LatencyVerb::class, 'range' => RangeVerb::class, 'bind-ladder' => BindLadderVerb::class,
-        'failsafe' => FailsafeVerb::class, 'readiness' => ReadinessVerb::class, 'encode' => EncodeVerb::class,
+        'failsafe' => FailsafeVerb::class, 'readiness' => ReadinessVerb::class, 'encode' => EncodeVerb::class, self::DECODE => DecodeVerb::class,
     ];
 
-    public function __construct(private Schemas $schemas)
+    private Services $services;
+
+    /** @param  Services|null  $services  What verbs need besides the question; null: the shipped formats, no capture. */
+    public function __construct(private Schemas $schemas, ?Services $services = null)
     {
+        $this->services = $services ?? Services::shipped();
     }
 
     /** @return array<string, class-string<Verb>> By name. */
@@ -45,7 +53,17 @@ final readonly class Verbs
     {
         $class = self::all()[$name] ?? throw new DocumentError('no_such_verb', "There is no verb \"$name\"; expected one of ".implode(', ', array_keys(self::all())).'.');
 
-        return (new $class)($this->schemas->check($input, "verbs/$name.in.json"));
+        return array_map(Plain::of(...), $this->make($class)($this->schemas->check($input, "verbs/$name.in.json")));
+    }
+
+    /** @param  class-string<Verb>  $class */
+    private function make(string $class): Verb
+    {
+        return match ($class) {
+            EncodeVerb::class => new EncodeVerb($this->services->formats, $this->schemas),
+            DecodeVerb::class => new DecodeVerb($this->services->formats, $this->schemas, $this->services->capture),
+            default => new $class,
+        };
     }
 
     /**

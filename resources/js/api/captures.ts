@@ -1,21 +1,8 @@
 import { queryOptions } from '@tanstack/vue-query'
-import { figure } from '@/composables/numberText'
-import type { DecodeAnswer } from './generated/decode.out'
+import type { CaptureListed, CaptureReading, DeskData } from './generated/screens'
 import { ApiError, getJson, postJson, requestToken, TOKEN_EXPIRED } from './http'
 
-export interface CaptureListed {
-  id: number
-  name: string
-  size: number
-  at: string
-}
-
-export interface DeskData {
-  captures: CaptureListed[]
-  samples: string[]
-  formats: { id: string; name: string; channels: number; own: boolean }[]
-  most_bytes: number
-}
+export type { CaptureListed, CaptureReading, Compared, ComparedRow, DeskData, FrameSeen, LiveSeen, Span, WaveSeen } from './generated/screens'
 
 /** What is told of a capture beforehand; empty: it is to be found out. */
 export interface CaptureOptions {
@@ -23,86 +10,6 @@ export interface CaptureOptions {
   as?: string
   line?: string
   max_rate?: number
-}
-
-/** Some frames of a capture, with the lowest and highest value of each channel, µs. */
-export interface Span {
-  frame: number
-  t_ms: number | null
-  gap_ms: number | null
-  low: Record<string, number>
-  high: Record<string, number>
-}
-
-export interface CaptureReading {
-  capture: CaptureListed
-  answer: DecodeAnswer
-  desk: {
-    sentence: string
-    spans: Span[]
-    has_times: boolean
-    ends_us: number | null
-    frame_us: number | null
-    byte_us: number | null
-    bit_us: number | null
-    /** A format card to go on from, where the format is not known. */
-    card_draft: string | null
-  }
-}
-
-export interface FrameSeen {
-  index: number
-  t_ms: number | null
-  begins_us: number | null
-  lasts_us: number | null
-  offset: number | null
-  hex: string | null
-  fields: { name: string; from: number; bytes: number; hex: string; says: string; sound: boolean }[]
-  channels: { channel: number; from_bit: number | null; bits: number | null; raw: number | null; us: number }[]
-}
-
-export interface WaveSeen {
-  from_us: number
-  to_us: number
-  level: 0 | 1
-  edges: number[] | null
-  spans: { us: number; changes: number }[] | null
-  bytes: { us: number; to_us: number; hex: string; name: string }[]
-  drawn: boolean
-}
-
-export interface ComparedRow {
-  a: number
-  b: number | null
-  scale: number | null
-  offset_us: number | null
-  reversed: boolean
-  correlation: number | null
-}
-
-export interface Compared {
-  a: { capture: CaptureListed; answer: DecodeAnswer }
-  b: { capture: CaptureListed; answer: DecodeAnswer }
-  comparison: {
-    delay_ms: number | null
-    channels: ComparedRow[]
-    findings: DecodeAnswer['findings']
-    a: { t_ms: number; us: Record<string, number> }[]
-    b: { t_ms: number; us: Record<string, number> }[]
-  }
-}
-
-/** The newest values of something that sends now. */
-export interface LiveSeen {
-  format: string | null
-  card: string | null
-  name: string | null
-  bytes: number
-  good: number
-  bad: number
-  flags: Record<string, boolean>
-  channels: { channel: number; us: number; low_us: number; high_us: number }[]
-  ended?: 'sender' | 'time'
 }
 
 export const deskQuery = queryOptions({
@@ -151,8 +58,4 @@ export function sendCapture(file: Blob, name: string, onProgress: (share: number
     send()
   })
   return { done, stop: () => request.abort() }
-}
-
-export function sizeOf(bytes: number): string {
-  return bytes < 1000 ? `${bytes} bytes` : bytes < 1e6 ? `${figure(bytes / 1000)} kB` : `${figure(bytes / 1e6)} MB`
 }

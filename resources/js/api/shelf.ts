@@ -1,16 +1,11 @@
 import { queryOptions } from '@tanstack/vue-query'
 import type { GearCard } from './generated/gear-card'
+import type { CardListed, NamedThing } from './generated/screens'
 import { getJson } from './http'
 
 export type GearKind = GearCard['kind']
 
-export interface CardListed {
-  id: string
-  kind: GearKind
-  name: string
-  aliases: string[]
-  line: string
-}
+export type { CardListed, ImportReport, NamedThing } from './generated/screens'
 
 /** A card while it is being entered: any key may still be missing. */
 export type CardDocument = { id: string; kind: GearKind; name: string } & Record<string, unknown>
@@ -19,21 +14,6 @@ export interface CardData {
   card: CardDocument
   revision: number
   rigs: { slug: string; name: string }[]
-}
-
-export interface NamedThing {
-  kind: 'format' | 'family' | 'variant'
-  target: string
-  name: string
-  line: string[]
-  aliases: string[]
-}
-
-export interface ImportReport {
-  added: string[]
-  replaced: string[]
-  same: string[]
-  kept: string[]
 }
 
 export const shelfQuery = queryOptions({

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LatencyMs } from '@/api/rigs'
-import { figure } from '@/composables/numberText'
+import { figure } from '@/lib/numberText'
 
 export interface DelayBarsProps {
   ms: LatencyMs

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { figure } from '@/composables/numberText'
+import { figure } from '@/lib/numberText'
 
 export interface FrameDrawingProps {
   frameUs: number

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { pulseFrom } from '@/composables/numberText'
-import { type UnitMap, useUnits } from '@/composables/useUnits'
+import { pulseFrom } from '@/lib/numberText'
+import type { UnitMap } from '@/api/rigs'
+import { useUnits } from '@/composables/useUnits'
 
 export interface PulseFieldProps {
   /** µs; null: nothing there. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { TrainBudget } from '@/api/rigs'
-import { figure } from '@/composables/numberText'
+import { figure } from '@/lib/numberText'
 import FrameDrawing from './FrameDrawing.vue'
 
 export interface TrainAnswerProps {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type Unit, useUnitChoice } from '@/composables/useUnits'
+import { useUnitChoice } from '@/composables/useUnits'
+import type { Unit } from '@/lib/units'
 
 const { chosen, choose, words } = useUnitChoice()
 const UNITS: { unit: Unit; title: string }[] = [

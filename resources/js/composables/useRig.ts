@@ -1,20 +1,24 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 import { ApiError, patchJson, postJson, sentenceOf } from '@/api/http'
-import { type RigData, rigQuery, rigsQuery } from '@/api/rigs'
+import { type Intents, type RigData, rigQuery, rigsQuery, type Told } from '@/api/rigs'
 import { useNotice } from './useNotice'
 
-export interface RigChange {
+/** Places of the document as they were at another moment, brought back on purpose. */
+export interface RigPatch {
   text: string
-  set?: Record<string, unknown>
-  clear?: string[]
+  set: Record<string, unknown>
+  clear: string[]
 }
 
 const CONFLICT = 409
 /** Not reached, or busy with another write: the same request may succeed. */
 const TRANSIENT = [0, 503]
 
-/** One rig: as the server has it, and the ways to change it. Changes are sent one after the other. */
+/**
+ * One rig: as the server has it, and the ways to change it. What is meant is sent one after the other, each on the revision the one before
+ * left; the server works out what it changes.
+ */
 export function useRig(slug: MaybeRefOrGetter<string>) {
   const client = useQueryClient()
   const notice = useNotice()
@@ -49,22 +53,21 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
     return next
   }
 
-  function change(wanted: RigChange): Promise<boolean> {
-    return line(() =>
-      send(`/rigs/${toValue(slug)}`, patchJson, { text: wanted.text, set: wanted.set ?? {}, clear: wanted.clear ?? [] }, () => void change(wanted)),
-    )
+  /** Tells what is meant; true: it was taken. */
+  function intend<N extends keyof Intents>(intent: N, told: Told<N>): Promise<boolean> {
+    return line(() => send(`/rigs/${toValue(slug)}/intents`, postJson, { intent, told }, () => void intend(intent, told)))
+  }
+
+  /** Only for bringing back what another moment had; everything else is an intent. */
+  function patch(wanted: RigPatch): Promise<boolean> {
+    return line(() => send(`/rigs/${toValue(slug)}`, patchJson, { ...wanted }, () => void patch(wanted)))
   }
 
   function undo(entry?: number): Promise<boolean> {
     return line(() => send(`/rigs/${toValue(slug)}/undo`, postJson, entry === undefined ? {} : { entry }, () => void undo(entry)))
   }
 
-  /** Anything else that changes the rig: sent to an address below it, with the revision it was made on. */
-  function post(below: string, body: Record<string, unknown>): Promise<boolean> {
-    return line(() => send(`/rigs/${toValue(slug)}/${below}`, postJson, body, () => void post(below, body)))
-  }
-
-  return { query, rig: computed(() => query.data.value ?? null), change, undo, post }
+  return { query, rig: computed(() => query.data.value ?? null), intend, patch, undo }
 }
 
 export type RigHandle = ReturnType<typeof useRig>

@@ -1,17 +1,10 @@
 import { computed, ref } from 'vue'
-import { figure, fromPulse } from './numberText'
-
-export type Unit = 'us' | 'pct' | 'raw'
-
-/** value = centre + (µs − 1500) × per_us; raw is missing where no wire of the chain carries counts. */
-export interface UnitMap {
-  percent: { centre: number; per_us: number }
-  raw: { centre: number; per_us: number; format: string } | null
-}
+import type { UnitMap } from '@/api/rigs'
+import { figure } from '@/lib/numberText'
+import { fromPulse, type Unit, UNIT_WORDS } from '@/lib/units'
 
 const KEY = 'linguator.unit'
 const chosen = ref<Unit>((localStorage.getItem(KEY) as Unit | null) ?? 'us')
-const UNIT_WORDS: Record<Unit, string> = { us: 'µs', pct: '%', raw: 'raw' }
 
 /** The unit in which pulse widths are shown, everywhere: µs, percent on this rig's handset scale, or counts on its wire. */
 export function useUnits(map: () => UnitMap | undefined) {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { sizeOf } from '@/api/captures'
+import { sizeOf } from '@/lib/numberText'
 import { postJson, sentenceOf } from '@/api/http'
 import { useNotice } from '@/composables/useNotice'
 

@@ -5,7 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { getJson, sentenceOf } from '@/api/http'
 import { type Logbook, rigsQuery } from '@/api/rigs'
 import AttachedFiles from '@/components/AttachedFiles.vue'
-import { byDay, clock, heading } from '@/composables/dates'
+import { byDay, clock, heading } from '@/lib/dates'
 
 const KEYS = ['rig', 'kind', 'from', 'to', 'q'] as const
 type Key = (typeof KEYS)[number]

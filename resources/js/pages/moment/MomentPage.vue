@@ -8,7 +8,7 @@ import FactsTable from '@/components/FactsTable.vue'
 import ChainStrip from '@/components/ChainStrip.vue'
 import SheetBody from '@/components/SheetBody.vue'
 import StateMark, { STATE_WORDS } from '@/components/StateMark.vue'
-import { clock, day } from '@/composables/dates'
+import { clock, day } from '@/lib/dates'
 
 const route = useRoute()
 const slug = computed(() => String(route.params.slug))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue'
-import type { BindCombination, BindHopView } from '@/api/rigs'
-import { numberFrom } from '@/composables/numberText'
+import type { BindAttempt, BindCombination, BindHopView } from '@/api/rigs'
+import { numberFrom } from '@/lib/numberText'
 import type { RigHandle } from '@/composables/useRig'
 import CountDown from './CountDown.vue'
 
@@ -36,12 +36,13 @@ function log(bound: boolean): void {
     bound,
     ...(tried.note.trim() === '' ? {} : { note: tried.note.trim() }),
   }
-  void props.handle.post('bind', { attempt }).then((done) => {
-    if (done) tried.note = ''
+  const note = tried.note
+  void props.handle.intend('log-attempt', attempt).then((done) => {
+    if (done && tried.note === note) tried.note = ''
   })
 }
 
-const words = (entry: BindCombination) => [entry.variant, modeWords(entry.channel_mode), entry.region].filter(Boolean).join(', ')
+const words = (entry: BindCombination | BindAttempt) => [entry.variant, modeWords(entry.channel_mode), entry.region].filter(Boolean).join(', ')
 const modeWords = (mode: string) => (/^\d/.test(mode) ? `channels ${mode.replace('-', '–')}` : '')
 const date = (at: string | null | undefined) =>
   at ? new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', timeZone: 'UTC' }) : ''
@@ -110,8 +111,8 @@ const date = (at: string | null | undefined) =>
           <template v-if="hop.proof.state !== 'holds'">
             <p>{{ hop.proof_how }}</p>
             <div class="taps">
-              <a-button type="primary" @click="handle.post('bind/proof', { hop: hop.hop, passed: true })">It does</a-button>
-              <a-button @click="handle.post('bind/proof', { hop: hop.hop, passed: false })">It does not</a-button>
+              <a-button type="primary" @click="handle.intend('prove-bind', { hop: hop.hop, passed: true })">It does</a-button>
+              <a-button @click="handle.intend('prove-bind', { hop: hop.hop, passed: false })">It does not</a-button>
             </div>
           </template>
         </div>

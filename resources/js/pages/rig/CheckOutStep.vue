@@ -1,8 +1,11 @@
 <script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import type { ReadinessCheck, RigData, StepState } from '@/api/rigs'
+import TextField from '@/components/form/TextField.vue'
+import TickField from '@/components/form/TickField.vue'
 import StateMark from '@/components/StateMark.vue'
-import { age, day } from '@/composables/dates'
+import { age, day } from '@/lib/dates'
 import type { RigHandle } from '@/composables/useRig'
 import RangeMeaning from './RangeMeaning.vue'
 
@@ -17,41 +20,26 @@ const WORDS = { holds: 'holds', stale: 'stale', failed: 'failed', open: 'open' }
 const view = computed(() => props.rig.review.readiness)
 const several = computed(() => props.rig.review.failsafe.hops.length > 1)
 const seen = reactive<Record<string, string>>({})
-const by = ref(localStorage.getItem('linguator.by') ?? '')
+const by = useLocalStorage('linguator.by', '')
 const note = ref('')
 
 const titleOf = (check: ReadinessCheck) => check.title + (check.hop !== null && several.value ? `, hop ${check.hop}` : '')
 const keyOf = (check: ReadinessCheck) => `${check.check}/${check.hop ?? ''}`
 
-function keepName(): void {
-  localStorage.setItem('linguator.by', by.value)
-}
-
 async function made(check: ReadinessCheck, passed: boolean): Promise<void> {
-  if (await props.handle.post('checks', { check: check.check, passed, observed: seen[keyOf(check)] ?? '', by: by.value.trim() }))
-    seen[keyOf(check)] = ''
+  const key = keyOf(check)
+  const observed = seen[key] ?? ''
+  if ((await props.handle.intend('make-check', { check: check.check, passed, observed, by: by.value.trim() })) && (seen[key] ?? '') === observed)
+    seen[key] = ''
 }
 
 async function sign(): Promise<void> {
-  if (await props.handle.post('sign-off', { by: by.value, note: note.value })) note.value = ''
+  const text = note.value
+  if ((await props.handle.intend('sign-off', { by: by.value, note: text })) && note.value === text) note.value = ''
 }
 
-function indoors(event: Event): void {
-  const isOn = (event.target as HTMLInputElement).checked
-  void props.handle.change({
-    text: isOn ? 'It stays within one room: no range check' : 'It leaves the room: range check needed',
-    set: { 'craft.indoors': isOn },
-  })
-}
-
-function antenna(event: Event): void {
-  const text = (event.target as HTMLInputElement).value.trim()
-  void props.handle.change(
-    text === ''
-      ? { text: 'Where the antenna sits: not said', clear: ['settings.antenna'] }
-      : { text: `The antenna sits: ${text}`, set: { 'settings.antenna': text } },
-  )
-}
+const tellIndoors = (indoors: boolean) => props.handle.intend('tell-indoors', { indoors })
+const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { antenna })
 </script>
 
 <template>
@@ -71,7 +59,7 @@ function antenna(event: Event): void {
         <li v-for="stop in view.stops" :key="stop">{{ stop }}</li>
       </ul>
       <p class="muted">Everything that must hold, in the order in which it is redone. A check holds only for the settings it was made with.</p>
-      <label class="who">Who checks <input v-model="by" class="field" maxlength="80" autocomplete="name" @change="keepName" /></label>
+      <label class="who">Who checks <input v-model="by" class="field" maxlength="80" autocomplete="name" /></label>
       <ol class="plain-list checks">
         <li v-for="check in view.checks" :key="keyOf(check)" :class="check.state">
           <StateMark :state="check.required ? MARKS[check.state] : check.state === 'holds' ? 'done' : 'open'" />
@@ -86,15 +74,10 @@ function antenna(event: Event): void {
             <RangeMeaning v-if="check.check === 'range' && check.required" :rig="rig" />
             <label v-if="check.check === 'antenna'" class="inline"
               >It sits
-              <input
-                class="field"
-                :value="rig.document.settings.antenna ?? ''"
-                maxlength="200"
-                placeholder="upright behind the canopy"
-                @change="antenna"
+              <TextField :value="rig.document.settings.antenna ?? ''" :save="tellAntenna" maxlength="200" placeholder="upright behind the canopy"
             /></label>
             <label v-if="check.check === 'range'" class="inline"
-              ><input type="checkbox" :checked="rig.document.craft.indoors ?? false" @change="indoors" /> It stays within one room</label
+              ><TickField :value="rig.document.craft.indoors ?? false" :save="tellIndoors" /> It stays within one room</label
             >
           </div>
           <div class="do">
@@ -128,7 +111,7 @@ function antenna(event: Event): void {
         </p>
         <p v-else-if="view.sign_off.state === 'holds' && view.sign_off.observed" class="band calm">{{ view.sign_off.observed }}</p>
         <form class="row" @submit.prevent="sign">
-          <label>Name <input v-model="by" class="field" maxlength="80" autocomplete="name" @change="keepName" /></label>
+          <label>Name <input v-model="by" class="field" maxlength="80" autocomplete="name" /></label>
           <label class="grow">Note <input v-model="note" class="field" maxlength="300" /></label>
           <a-button type="primary" html-type="submit" :disabled="view.refused_because.length > 0 || by.trim() === ''">Sign it off</a-button>
         </form>

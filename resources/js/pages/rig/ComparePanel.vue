@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { getJson, sentenceOf } from '@/api/http'
 import type { Difference, RigData } from '@/api/rigs'
-import { clock, day } from '@/composables/dates'
+import { clock, day } from '@/lib/dates'
 import type { RigHandle } from '@/composables/useRig'
 
 export interface ComparePanelProps {
@@ -27,7 +27,7 @@ const moment = (position: number) => {
 }
 
 function restore(difference: Difference): void {
-  void props.handle.change({
+  void props.handle.patch({
     text: `Brought back from ${moment(props.then).slice(0, 20)}: ${difference.name.toLowerCase()}`,
     set: difference.set,
     clear: difference.clear,

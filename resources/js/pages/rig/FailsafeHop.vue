@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue'
-import type { FailsafeHopView, RigData } from '@/api/rigs'
+import type { FailsafeHopView, RigData, Told } from '@/api/rigs'
 import PulseField from '@/components/PulseField.vue'
 import StateMark from '@/components/StateMark.vue'
-import { age, day } from '@/composables/dates'
+import { age, day } from '@/lib/dates'
 import type { RigHandle } from '@/composables/useRig'
 import { useUnits } from '@/composables/useUnits'
 import FindingLine from './FindingLine.vue'
@@ -44,16 +44,18 @@ async function set(): Promise<void> {
   for (const entry of props.hop.stored_channels) values[entry.channel - 1] = stored[entry.channel] ?? null
   const body = {
     hop: props.hop.hop,
-    mode: choice.mode,
-    ...(choice.way === '' ? {} : { set_by: choice.way }),
+    mode: choice.mode as Told<'set-failsafe'>['mode'],
+    ...(choice.way === '' ? {} : { set_by: choice.way as NonNullable<Told<'set-failsafe'>['set_by']> }),
     ...(choice.mode === 'stored' ? { stored_us: Array.from(values, (value) => value ?? null) } : {}),
   }
-  if (await props.handle.post('failsafe', body)) isSetting.value = false
+  if (await props.handle.intend('set-failsafe', body)) isSetting.value = false
 }
 
 async function tested(passed: boolean): Promise<void> {
   const observed = seen.value.trim() || (passed ? props.hop.test.see : '')
-  if (await props.handle.post('failsafe/test', { hop: props.hop.hop, passed, observed, by: by.value.trim() })) seen.value = ''
+  const text = seen.value
+  if ((await props.handle.intend('test-failsafe', { hop: props.hop.hop, passed, observed, by: by.value.trim() })) && seen.value === text)
+    seen.value = ''
 }
 </script>
 

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
+import { channelFrom, functionName, isFunctionName } from '@/lib/functionName'
 
 export interface FunctionListProps {
   rig: RigData
@@ -15,29 +16,21 @@ const channel = ref('')
 const problem = ref('')
 const SUGGESTED = ['aileron', 'elevator', 'throttle', 'rudder', 'flap', 'gear', 'arm', 'mode', 'gain', 'camera', 'buzzer']
 
-function write(list: { function: string; channel: number }[], text: string): void {
-  void props.handle.change({ text, set: { 'craft.functions': [...list].sort((a, b) => a.channel - b.channel) } })
-}
-
-function add(): void {
-  const name = fresh.value.trim().toLowerCase().replace(/\s+/g, '_')
-  const number = Number(channel.value)
-  problem.value = !/^[a-z][a-z0-9_]{0,31}$/.test(name)
+/** The fields are free for the next one at once; what was not taken comes back into them. */
+async function add(): Promise<void> {
+  const name = functionName(fresh.value)
+  const number = channelFrom(channel.value)
+  problem.value = !isFunctionName(name)
     ? 'A function has a name in small letters, such as flap.'
-    : !Number.isInteger(number) || number < 1 || number > 32
+    : number === null
       ? 'A channel is a whole number from 1 to 32.'
       : ''
-  if (problem.value !== '') return
-  write([...functions.value.filter((entry) => entry.function !== name), { function: name, channel: number }], `Channel ${number} carries ${name}`)
-  fresh.value = ''
-  channel.value = ''
-}
-
-function remove(name: string): void {
-  write(
-    functions.value.filter((entry) => entry.function !== name),
-    `${name} no longer has a channel`,
-  )
+  if (problem.value !== '' || number === null) return
+  fresh.value = channel.value = ''
+  if (!(await props.handle.intend('put-function', { function: name, channel: number })) && fresh.value === '') {
+    fresh.value = name
+    channel.value = String(number)
+  }
 }
 </script>
 
@@ -48,7 +41,12 @@ function remove(name: string): void {
       <li v-for="entry in functions" :key="entry.function">
         <b class="value">{{ entry.channel }}</b> {{ entry.function
         }}<span v-if="entry.channel > 4" class="muted small"> (auxiliary {{ entry.channel - 4 }})</span>
-        <button type="button" class="link-button small remove" :aria-label="`Remove ${entry.function}`" @click="remove(entry.function)">
+        <button
+          type="button"
+          class="link-button small remove"
+          :aria-label="`Remove ${entry.function}`"
+          @click="handle.intend('remove-function', { function: entry.function })"
+        >
           remove
         </button>
       </li>

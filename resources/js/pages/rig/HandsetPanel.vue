@@ -1,7 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { HandsetItem, RigData } from '@/api/rigs'
-import { numberFrom } from '@/composables/numberText'
+import LabelledField from '@/components/form/LabelledField.vue'
+import NumberField from '@/components/form/NumberField.vue'
+import SelectField from '@/components/form/SelectField.vue'
+import TextField from '@/components/form/TextField.vue'
+import TickField from '@/components/form/TickField.vue'
 import type { RigHandle } from '@/composables/useRig'
 
 export interface HandsetPanelProps {
@@ -13,35 +17,10 @@ const items = computed(() => props.rig.review.handset)
 const left = computed(() => items.value.filter((item) => !item.done).length)
 const settings = computed(() => props.rig.document.settings)
 
-function tick(item: HandsetItem, event: Event): void {
-  const place = `settings.done.handset/${item.key}`
-  void props.handle.change(
-    (event.target as HTMLInputElement).checked
-      ? { text: `Handset ready: ${item.title.toLowerCase()}`, set: { [place]: true } }
-      : { text: `Not done after all: ${item.title.toLowerCase()}`, clear: [place] },
-  )
-}
-
-function number(key: 'memory' | 'receiver_number', label: string, event: Event): void {
-  const field = event.target as HTMLInputElement
-  const text = field.value.trim()
-  if (text === '') {
-    void props.handle.change({ text: `${label} not said`, clear: [`settings.${key}`] })
-    return
-  }
-  const value = numberFrom(text, null)
-  if (key === 'receiver_number' && (value === null || !Number.isInteger(value) || value < 0)) field.value = String(settings.value[key] ?? '')
-  else void props.handle.change({ text: `${label}: ${text}`, set: { [`settings.${key}`]: value !== null && Number.isInteger(value) ? value : text } })
-}
-
-function mode(event: Event): void {
-  const value = Number((event.target as HTMLSelectElement).value)
-  void props.handle.change(
-    value
-      ? { text: `Stick mode ${value}`, set: { 'settings.stick_mode': value } }
-      : { text: 'Stick mode as on the card', clear: ['settings.stick_mode'] },
-  )
-}
+const tick = (item: HandsetItem) => (done: boolean) => props.handle.intend('tick-handset', { item: item.key, done })
+const tellMemory = (memory: string) => props.handle.intend('tell-memory', { memory })
+const tellNumber = (number: number | null) => props.handle.intend('tell-receiver-number', { number })
+const tellMode = (mode: string) => props.handle.intend('tell-stick-mode', { mode: mode === '' ? null : Number(mode) })
 </script>
 
 <template>
@@ -51,30 +30,23 @@ function mode(event: Event): void {
     <template v-else>
       <p class="muted">Before any value is judged. {{ left === 0 ? 'All of it is done.' : `${left} of ${items.length} still to do.` }}</p>
       <div class="facts">
-        <label
-          >Model memory <input class="field value" :value="settings.memory ?? ''" maxlength="40" @change="number('memory', 'Model memory', $event)"
-        /></label>
-        <label
-          >Receiver number
-          <input
-            class="field value"
-            :value="settings.receiver_number ?? ''"
-            maxlength="6"
-            inputmode="numeric"
-            @change="number('receiver_number', 'Receiver number', $event)"
-        /></label>
-        <label
-          >Stick mode
-          <select class="field" :value="settings.stick_mode ?? ''" @change="mode">
+        <LabelledField label="Model memory"
+          ><TextField class="value" :value="String(settings.memory ?? '')" :save="tellMemory" maxlength="40"
+        /></LabelledField>
+        <LabelledField label="Receiver number"
+          ><NumberField :value="settings.receiver_number ?? null" :save="tellNumber" may-be-empty is-whole :lowest="0" maxlength="6"
+        /></LabelledField>
+        <LabelledField label="Stick mode"
+          ><SelectField :value="String(settings.stick_mode ?? '')" :save="tellMode">
             <option value="">as on the card</option>
-            <option v-for="one in [1, 2, 3, 4]" :key="one" :value="one">mode {{ one }}</option>
-          </select></label
+            <option v-for="one in [1, 2, 3, 4]" :key="one" :value="String(one)">mode {{ one }}</option>
+          </SelectField></LabelledField
         >
       </div>
       <ul class="plain-list">
         <li v-for="item in items" :key="item.key">
           <label>
-            <input type="checkbox" :checked="item.done" @change="tick(item, $event)" />
+            <TickField :value="item.done" :save="tick(item)" />
             <span
               ><b>{{ item.title }}</b> <span v-if="item.value" class="value">{{ item.value }}</span>
               <small class="muted">{{ item.text }}</small>
@@ -94,12 +66,7 @@ function mode(event: Event): void {
   gap: 0.8rem 1.2rem;
   margin: 0.7rem 0;
 }
-.facts label {
-  display: flex;
-  flex-direction: column;
-  font-size: 0.9rem;
-}
-.facts .field {
+.facts :deep(.field) {
   width: 9rem;
 }
 li label {
@@ -110,9 +77,6 @@ li label {
   cursor: pointer;
 }
 li input {
-  width: 20px;
-  height: 20px;
-  flex: none;
   margin-top: 2px;
 }
 small {

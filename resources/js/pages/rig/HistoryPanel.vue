@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import { postJson, sentenceOf } from '@/api/http'
 import { type RigData, rigQuery } from '@/api/rigs'
 import AttachedFiles from '@/components/AttachedFiles.vue'
-import { byDay, heading } from '@/composables/dates'
+import { byDay, heading } from '@/lib/dates'
 import { useNotice } from '@/composables/useNotice'
 import type { RigHandle } from '@/composables/useRig'
 import ComparePanel from './ComparePanel.vue'
@@ -43,7 +43,8 @@ async function attach(position: number, event: Event): Promise<void> {
 }
 
 async function write(): Promise<void> {
-  if (note.value.trim() !== '' && (await props.handle.post('notes', { text: note.value.trim() }))) note.value = ''
+  const text = note.value
+  if (text.trim() !== '' && (await props.handle.intend('write-note', { text: text.trim() })) && note.value === text) note.value = ''
 }
 </script>
 

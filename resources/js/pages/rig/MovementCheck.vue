@@ -1,11 +1,14 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
+import { useQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { fileFrom, postJson, sentenceOf } from '@/api/http'
-import type { OrderCheckResult, RigData, StickLetter } from '@/api/rigs'
+import type { OrderCheckResult, RigData, Told } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
 import FindingLine from './FindingLine.vue'
-import { NAME_OF, STICKS } from './letters'
+import { day as date } from '@/lib/dates'
+import { lettersOf, NAME_OF, type StickLetter, STICKS } from '@/lib/letters'
 
 export interface MovementCheckProps {
   rig: RigData
@@ -18,40 +21,30 @@ const mode = ref<'sight' | 'log'>('sight')
 const moved = ref<Record<StickLetter, string>>({ A: '', E: '', T: '', R: '' })
 const log = ref('')
 const sequence = ref('TREA')
-const result = ref<OrderCheckResult | null>(null)
-const problem = ref('')
-let timer = 0
+const captureProblem = ref('')
 
 const proof = computed(() => props.rig.review.order.proof)
-const question = computed<Record<string, unknown> | null>(() => {
-  if (mode.value === 'log')
-    return log.value.trim() === '' ? null : { log: log.value, sequence: [...sequence.value.toUpperCase().replace(/[^A-Z]/g, '')] }
+const question = computed<Told<'keep-order-check'> | null>(() => {
+  if (mode.value === 'log') return log.value.trim() === '' ? null : { log: log.value, sequence: lettersOf(sequence.value) }
   if (Object.values(moved.value).includes('')) return null
   return { moved: Object.fromEntries(Object.entries(moved.value).map(([stick, what]) => [stick, what === 'none' ? null : what])) }
 })
 
-watch([question, () => props.rig.revision], () => {
-  window.clearTimeout(timer)
-  if (question.value === null) {
-    result.value = null
-    problem.value = ''
-    return
-  }
-  timer = window.setTimeout(() => void judge(), WAIT_MS)
+/** What is asked waits until the hand rests; an answer belongs to its question and its rig as it stood. */
+const asked = refDebounced(question, WAIT_MS)
+const judged = useQuery({
+  queryKey: computed(() => ['order-check', props.rig.slug, props.rig.revision, asked.value] as const),
+  queryFn: () => postJson<OrderCheckResult>(`/rigs/${props.rig.slug}/order-check`, asked.value),
+  enabled: computed(() => asked.value !== null),
+  gcTime: 0,
 })
-
-async function judge(): Promise<void> {
-  try {
-    result.value = await postJson<OrderCheckResult>(`/rigs/${props.rig.slug}/order-check`, question.value)
-    problem.value = ''
-  } catch (error) {
-    result.value = null
-    problem.value = sentenceOf(error)
-  }
-}
+const result = computed(() => (question.value === null || asked.value === null ? null : (judged.data.value ?? null)))
+const problem = computed(() =>
+  captureProblem.value !== '' ? captureProblem.value : question.value !== null && judged.error.value ? sentenceOf(judged.error.value) : '',
+)
 
 async function keep(): Promise<void> {
-  if (question.value === null || !(await props.handle.post('order-check', { ...question.value, record: true }))) return
+  if (question.value === null || !(await props.handle.intend('keep-order-check', question.value))) return
   moved.value = { A: '', E: '', T: '', R: '' }
   log.value = ''
 }
@@ -66,7 +59,7 @@ onMounted(async () => {
     const options = { ...(typeof line === 'string' ? { line } : {}), ...(typeof as === 'string' ? { as } : {}) }
     log.value = await (await fileFrom(`/captures/${capture}/export`, { as: 'csv', options })).text()
   } catch (error) {
-    problem.value = sentenceOf(error)
+    captureProblem.value = sentenceOf(error)
   }
 })
 
@@ -74,9 +67,6 @@ async function read(event: Event): Promise<void> {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (file) log.value = await file.text()
 }
-
-const date = (at: string | null) =>
-  at === null ? '' : new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
 </script>
 
 <template>

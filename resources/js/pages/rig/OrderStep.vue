@@ -4,7 +4,7 @@ import type { OrderFixView, RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
 import MovementCheck from './MovementCheck.vue'
 import OrderTrace from './OrderTrace.vue'
-import { NAME_OF } from './letters'
+import { NAME_OF } from '@/lib/letters'
 
 export interface OrderStepProps {
   rig: RigData
@@ -23,11 +23,7 @@ const verdict = computed(() => {
 })
 
 function make(fix: OrderFixView): void {
-  void props.handle.change({ text: `Order mended: ${fix.title}`, set: fix.set })
-}
-
-function back(): void {
-  void props.handle.change({ text: 'Plugs go by the labels again', clear: ['settings.plugs'] })
+  void props.handle.intend('mend-order', { at: fix.at, ...(fix.module === undefined ? {} : { module: fix.module }) })
 }
 </script>
 
@@ -68,7 +64,9 @@ function back(): void {
           </li>
         </ul>
       </section>
-      <p v-if="order.by_plugs"><button type="button" class="link-button" @click="back">Plug by the labels instead</button></p>
+      <p v-if="order.by_plugs">
+        <button type="button" class="link-button" @click="handle.intend('plug-by-labels', {})">Plug by the labels instead</button>
+      </p>
 
       <section v-if="order.auxiliaries.length > 0">
         <h3>Beyond the four sticks</h3>

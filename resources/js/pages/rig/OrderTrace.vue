@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { OrderView } from '@/api/rigs'
-import { NAME_OF } from './letters'
+import { NAME_OF } from '@/lib/letters'
 
 export interface OrderTraceProps {
   order: OrderView

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import type { RangeAnswer } from '@/api/generated/range.out'
 import { postJson } from '@/api/http'
 import type { RigData } from '@/api/rigs'
-import { figure } from '@/composables/numberText'
+import { figure } from '@/lib/numberText'
 
 export interface RangeMeaningProps {
   rig: RigData

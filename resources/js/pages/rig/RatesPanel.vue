@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { RateRowView, RigData } from '@/api/rigs'
+import type { RateRowView } from '@/api/rigs'
 import CurveDrawing from '@/components/CurveDrawing.vue'
-import { figure, numberFrom } from '@/composables/numberText'
+import NumberField from '@/components/form/NumberField.vue'
+import { figure } from '@/lib/numberText'
 import type { RigHandle } from '@/composables/useRig'
 
 export interface RatesPanelProps {
   rates: RateRowView[]
-  rig: RigData
   handle: RigHandle
 }
 const props = defineProps<RatesPanelProps>()
@@ -17,28 +17,7 @@ const FIELDS: { key: Key; label: string; lowest: number; highest: number }[] = [
   { key: 'low_rate_pct', label: 'Low rate, %', lowest: 0, highest: 200 },
   { key: 'expo_pct', label: 'Expo, %', lowest: -100, highest: 100 },
 ]
-const WORDS = { rate_pct: 'rate', low_rate_pct: 'low rate', expo_pct: 'expo' }
-
-function set(row: RateRowView, field: (typeof FIELDS)[number], event: Event): void {
-  const input = event.target as HTMLInputElement
-  const empty = input.value.trim() === '' && field.key === 'low_rate_pct'
-  const value = empty ? null : numberFrom(input.value.replace(/%\s*$/, ''), row[field.key], field.key === 'expo_pct')
-  if (!empty && (value === null || value < field.lowest || value > field.highest)) {
-    input.value = row[field.key] === null ? '' : String(row[field.key])
-    return
-  }
-  type Channel = { channel: number; [key: string]: unknown }
-  const channels = [...((props.rig.document.settings.channels as Channel[] | undefined) ?? [])]
-  const at = channels.findIndex((entry) => entry.channel === row.channel)
-  const changed: Channel = { ...(channels[at] ?? { channel: row.channel }), [field.key]: value }
-  if (value === null) Reflect.deleteProperty(changed, field.key)
-  if (at < 0) channels.push(changed)
-  else channels[at] = changed
-  void props.handle.change({
-    text: `${row.function}: ${WORDS[field.key]} ${value === null ? 'none' : `${value} %`}`,
-    set: { 'settings.channels': channels },
-  })
-}
+const set = (row: RateRowView, key: Key) => (value: number | null) => props.handle.intend('set-rates', { channel: row.channel, [key]: value })
 </script>
 
 <template>
@@ -56,13 +35,15 @@ function set(row: RateRowView, field: (typeof FIELDS)[number], event: Event): vo
           <b>{{ row.function }}</b>
           <label v-for="field in FIELDS" :key="field.key"
             >{{ field.label }}
-            <input
-              class="field value"
-              :value="row[field.key] ?? ''"
+            <NumberField
+              :value="row[field.key]"
+              :save="set(row, field.key)"
+              :lowest="field.lowest"
+              :highest="field.highest"
+              :is-signed="field.key === 'expo_pct'"
+              :may-be-empty="field.key === 'low_rate_pct'"
               :aria-label="`${row.function}, ${field.label}`"
               maxlength="6"
-              inputmode="decimal"
-              @change="set(row, field, $event)"
           /></label>
           <p class="small">
             throw <b class="value">±{{ figure(row.throw_us) }} µs</b
@@ -102,7 +83,7 @@ label {
   font-size: 0.88rem;
   padding: 0.1rem 0;
 }
-.field {
+label :deep(.field) {
   width: 4.4rem;
   min-height: 30px;
   text-align: right;

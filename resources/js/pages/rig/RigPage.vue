@@ -149,16 +149,7 @@ useKeys((key, event) => {
         </p>
         <p v-if="rig.newer_cards.length > 0" class="newer small">
           Edited on the shelf since this rig took its copy: {{ rig.newer_cards.map((card) => card.name).join(', ') }}.
-          <button
-            type="button"
-            class="link-button"
-            @click="
-              handle.change({
-                text: 'Took the edited cards over from the shelf',
-                set: { chain: rig.document.chain.map((card) => (rig?.newer_cards.some((newer) => newer.id === card.id) ? card.id : card)) },
-              })
-            "
-          >
+          <button type="button" class="link-button" @click="handle.intend('take-cards', { cards: rig.newer_cards.map((card) => card.id) })">
             Take the edits over
           </button>
         </p>

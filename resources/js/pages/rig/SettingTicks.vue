@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { SettingView } from '@/api/rigs'
+import TickField from '@/components/form/TickField.vue'
 import type { RigHandle } from '@/composables/useRig'
 
 export interface SettingTicksProps {
@@ -8,21 +9,14 @@ export interface SettingTicksProps {
 }
 const props = defineProps<SettingTicksProps>()
 
-function tick(change: SettingView, event: Event): void {
-  const place = `settings.done.${change.box}/${change.setting}`
-  const words = `${change.box_name}: ${change.name} ${change.value}`
-  const isOn = (event.target as HTMLInputElement).checked
-  void props.handle.change(
-    isOn ? { text: `Set in the box: ${words}`, set: { [place]: change.to } } : { text: `Not set after all: ${words}`, clear: [place] },
-  )
-}
+const tick = (change: SettingView) => (done: boolean) => props.handle.intend('tick-setting', { box: change.box, setting: change.setting, done })
 </script>
 
 <template>
   <ul class="ticks plain-list">
     <li v-for="change in changes" :key="`${change.box}/${change.setting}`">
       <label>
-        <input type="checkbox" :checked="change.done" @change="tick(change, $event)" />
+        <TickField :value="change.done" :save="tick(change)" />
         <span
           ><span class="muted">{{ change.box_name }}</span> {{ change.name }} <b class="value">{{ change.value }}</b></span
         >
@@ -39,12 +33,6 @@ label {
   padding: 0.3rem 0;
   min-height: 34px;
   cursor: pointer;
-}
-input {
-  width: 20px;
-  height: 20px;
-  accent-color: var(--petrol-2);
-  flex: none;
 }
 @media (max-width: 700px) {
   label {

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { RigData, SwitchRowView, SwitchWindowView } from '@/api/rigs'
+import type { RigData, SwitchRowView } from '@/api/rigs'
+import SelectField from '@/components/form/SelectField.vue'
 import TravelRuler from '@/components/TravelRuler.vue'
-import { figure, numberFrom } from '@/composables/numberText'
 import type { RigHandle } from '@/composables/useRig'
 import { useUnits } from '@/composables/useUnits'
-import FindingLine from './FindingLine.vue'
+import { figure } from '@/lib/numberText'
+import SwitchShape from './SwitchShape.vue'
+import SwitchWindows from './SwitchWindows.vue'
 
 export interface SwitchCardProps {
   row: SwitchRowView
@@ -14,100 +16,11 @@ export interface SwitchCardProps {
 }
 const props = defineProps<SwitchCardProps>()
 
-type Entry = Record<string, unknown>
-type WindowEntry = { name: string; channel: number; lo: number; hi: number; wanted?: number[] }
 const { word, shown } = useUnits(() => props.rig.review.units)
-const settings = computed(() => props.rig.document.settings)
-const handsetSwitches = computed(() => props.rig.review.switches.handset_switches)
-const newName = ref('')
+const switches = computed(() => props.rig.review.switches.handset_switches)
 const isOpen = ref(false)
 
-function put(changes: Entry, text: string): void {
-  const entries = [...((settings.value.switches as Entry[] | undefined) ?? [])]
-  const changed: Entry = { ...entries[props.row.position], ...changes }
-  for (const [key, value] of Object.entries(changed)) if (value === undefined) Reflect.deleteProperty(changed, key)
-  entries[props.row.position] = changed
-  void props.handle.change({ text, set: { 'settings.switches': entries } })
-}
-
-function remove(): void {
-  const entries = ((settings.value.switches as Entry[] | undefined) ?? []).filter((_, k) => k !== props.row.position)
-  void props.handle.change({ text: `${props.row.function} is off its switch`, set: { 'settings.switches': entries } })
-}
-
-function number(key: 'weight' | 'offset', event: Event): void {
-  const field = event.target as HTMLInputElement
-  const value = numberFrom(field.value, props.row[key], true)
-  if (value === null || Math.abs(value) > 1000) field.value = String(props.row[key])
-  else put({ [key]: value }, `${props.row.function}: ${key} ${value} %`)
-}
-
-function curve(event: Event): void {
-  const field = event.target as HTMLInputElement
-  const values = field.value.trim() === '' ? [] : field.value.split(/[\s;/]+/).map((part) => numberFrom(part, null, true))
-  if (values.includes(null) || values.length === 1 || values.length > 12) field.value = (props.row.curve ?? []).join(' ')
-  else
-    put(
-      { curve: values.length === 0 ? undefined : values },
-      `${props.row.function}: levels ${values.length === 0 ? 'evenly spread' : `${values.join(', ')} %`}`,
-    )
-}
-
-function putWindows(windows: WindowEntry[], text: string): void {
-  void props.handle.change({ text, set: { 'settings.windows': windows } })
-}
-
-const windows = (): WindowEntry[] => [...((settings.value.windows as WindowEntry[] | undefined) ?? [])]
-
-function edge(window: SwitchWindowView, key: 'lo' | 'hi', event: Event): void {
-  const field = event.target as HTMLInputElement
-  const value = numberFrom(field.value, window[key])
-  const other = key === 'lo' ? window.hi : window.lo
-  if (value === null || value <= 0 || value > 5000 || (key === 'lo' ? value >= other : value <= other)) {
-    field.value = String(window[key])
-    return
-  }
-  const list = windows()
-  list[window.position] = { ...(list[window.position] as WindowEntry), [key]: value }
-  putWindows(list, `Window ${window.name}: ${key === 'lo' ? 'from' : 'to'} ${value} µs`)
-}
-
-function want(window: SwitchWindowView, position: number, event: Event): void {
-  const wanted = (event.target as HTMLInputElement).checked ? [...window.wanted, position].sort() : window.wanted.filter((one) => one !== position)
-  const list = windows()
-  list[window.position] = { ...(list[window.position] as WindowEntry), wanted }
-  putWindows(list, `Window ${window.name}: position ${wanted.join(', ') || 'none'}`)
-}
-
-/** As the finding proposes: the window reaches round its levels with room. */
-function mend(window: SwitchWindowView): void {
-  const list = windows()
-  list[window.position] = { ...(list[window.position] as WindowEntry), ...window.widened }
-  putWindows(list, `Window ${window.name} reaches from ${window.widened.lo} to ${window.widened.hi} µs`)
-}
-
-function addWindow(): void {
-  const name = newName.value.trim() || props.row.function
-  const top = props.row.levels[props.row.levels.length - 1]
-  if (!top) return
-  putWindows(
-    [
-      ...windows(),
-      { name, channel: props.row.channel, lo: Math.round(top.us - 200), hi: Math.min(2150, Math.round(top.us + 100)), wanted: [top.position] },
-    ],
-    `Window ${name} on channel ${props.row.channel}`,
-  )
-  newName.value = ''
-}
-
-function removeWindow(window: SwitchWindowView): void {
-  putWindows(
-    windows().filter((_, k) => k !== window.position),
-    `Window ${window.name} removed`,
-  )
-}
-
-const misses = (window: SwitchWindowView) => window.findings.some((finding) => finding.code === 'S1')
+const tellSwitch = (id: string) => props.handle.intend('set-switch', { function: props.row.function, switch: id === '' ? null : id })
 const positionWord = (position: number) =>
   props.row.is_slider ? (['low end', 'middle', 'high end'][position - 1] ?? String(position)) : String(position)
 </script>
@@ -118,28 +31,25 @@ const positionWord = (position: number) =>
       <h3>{{ row.function }}</h3>
       <label
         >on
-        <select
-          class="field"
-          :value="row.switch ?? ''"
-          :aria-label="`Switch for ${row.function}`"
-          @change="
-            put(
-              { switch: ($event.target as HTMLSelectElement).value || undefined },
-              `${row.function} on switch ${($event.target as HTMLSelectElement).value || 'not said'}`,
-            )
-          "
-        >
+        <SelectField :value="row.switch ?? ''" :save="tellSwitch" :aria-label="`Switch for ${row.function}`">
           <option value="">choose a switch</option>
-          <option v-for="entry in handsetSwitches" :key="entry.id" :value="entry.id">
+          <option v-for="entry in switches" :key="entry.id" :value="entry.id">
             {{ entry.id }}: {{ entry.positions === null ? 'slider' : `${entry.positions} positions` }}{{ entry.spring ? ', springs back' : '' }}
           </option>
-        </select></label
+        </SelectField></label
       >
       <span class="muted"
         >channel <b class="value">{{ row.channel }}</b>; {{ row.handset_says }} on the handset, {{ row.controller_says }} at the controller</span
       >
       <button type="button" class="link-button small" :aria-expanded="isOpen" @click="isOpen = !isOpen">levels</button>
-      <button type="button" class="link-button small" :aria-label="`Remove ${row.function}`" @click="remove">remove</button>
+      <button
+        type="button"
+        class="link-button small"
+        :aria-label="`Remove ${row.function}`"
+        @click="handle.intend('remove-switch', { function: row.function })"
+      >
+        remove
+      </button>
     </header>
     <div class="body">
       <TravelRuler
@@ -164,99 +74,8 @@ const positionWord = (position: number) =>
         </tbody>
       </table>
     </div>
-    <div v-if="isOpen" class="shape">
-      <label>Weight, % <input class="field value" :value="row.weight" maxlength="7" inputmode="decimal" @change="number('weight', $event)" /></label>
-      <label>Offset, % <input class="field value" :value="row.offset" maxlength="7" inputmode="decimal" @change="number('offset', $event)" /></label>
-      <label
-        >Level of each position, %
-        <input class="field value wide" :value="(row.curve ?? []).join(' ')" maxlength="60" placeholder="evenly spread" @change="curve"
-      /></label>
-      <label
-        >At power-up
-        <select
-          class="field"
-          :value="row.power_up"
-          @change="
-            put(
-              { power_up: Number(($event.target as HTMLSelectElement).value) },
-              `${row.function}: position ${($event.target as HTMLSelectElement).value} at power-up`,
-            )
-          "
-        >
-          <option v-for="level in row.levels" :key="level.position" :value="level.position">position {{ level.position }}</option>
-        </select></label
-      >
-    </div>
-    <table v-if="row.windows.length > 0" class="windows">
-      <thead>
-        <tr>
-          <th scope="col">window in the controller</th>
-          <th scope="col">from, µs</th>
-          <th scope="col">to, µs</th>
-          <th scope="col">should hold position</th>
-          <th scope="col"><span class="sr-only">remove</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="window in row.windows" :key="window.position">
-          <td>
-            <b>{{ window.name }}</b> <span :class="window.ok ? 'muted' : 'miss'">{{ window.ok ? 'fits' : 'does not fit' }}</span>
-          </td>
-          <td>
-            <input
-              class="field value edge"
-              :value="window.lo"
-              :aria-label="`${window.name}, from`"
-              maxlength="6"
-              inputmode="decimal"
-              @change="edge(window, 'lo', $event)"
-            />
-          </td>
-          <td>
-            <input
-              class="field value edge"
-              :value="window.hi"
-              :aria-label="`${window.name}, to`"
-              maxlength="6"
-              inputmode="decimal"
-              @change="edge(window, 'hi', $event)"
-            />
-          </td>
-          <td class="wants">
-            <label v-for="level in row.levels" :key="level.position"
-              ><input
-                type="checkbox"
-                :checked="window.wanted.includes(level.position)"
-                :aria-label="`${window.name} holds position ${level.position}`"
-                @change="want(window, level.position, $event)"
-              />
-              {{ level.position }}</label
-            >
-          </td>
-          <td>
-            <button type="button" class="link-button small" :aria-label="`Remove window ${window.name}`" @click="removeWindow(window)">remove</button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-    <template v-for="window in row.windows" :key="`f${window.position}`">
-      <div v-for="finding in window.findings" :key="finding.code + finding.message" class="finding-row">
-        <FindingLine :finding="finding" />
-        <a-button v-if="finding.code === 'S1' && misses(window)" size="small" :aria-label="`Widen ${window.name}`" @click="mend(window)"
-          >Widen it</a-button
-        >
-      </div>
-    </template>
-    <form v-if="rig.review.switches.controller" class="new" @submit.prevent="addWindow">
-      <input
-        v-model="newName"
-        class="field"
-        :aria-label="`New window for ${row.function}`"
-        :placeholder="row.windows.length === 0 ? row.function : 'another window'"
-        maxlength="60"
-      />
-      <a-button size="small" html-type="submit">Add a window</a-button>
-    </form>
+    <SwitchShape v-if="isOpen" :row="row" :handle="handle" />
+    <SwitchWindows :row="row" :has-controller="rig.review.switches.controller !== null" :handle="handle" />
   </section>
 </template>
 
@@ -304,81 +123,9 @@ header .muted {
   width: 7rem;
   font-size: 1.02rem;
 }
-.shape {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem 1rem;
-  margin: 0.5rem 0;
-}
-.shape label {
-  display: flex;
-  flex-direction: column;
-  font-size: 0.88rem;
-}
-.shape .field {
-  width: 6rem;
-}
-.shape .wide,
-.shape select.field {
-  width: 10rem;
-}
-.windows td {
-  vertical-align: middle;
-}
-.edge {
-  width: 5.2rem;
-  min-height: 32px;
-  text-align: right;
-}
-.wants label {
-  margin-right: 0.7rem;
-  white-space: nowrap;
-}
-.wants input {
-  width: 18px;
-  height: 18px;
-  vertical-align: -4px;
-}
-.miss {
-  color: var(--amber-text);
-  font-weight: 600;
-}
-.finding-row {
-  display: flex;
-  align-items: center;
-  gap: 0.8rem;
-}
-.finding-row > :first-child {
-  flex: 1;
-}
-.new {
-  display: flex;
-  gap: 0.5rem;
-  margin-top: 0.6rem;
-}
-.new .field {
-  min-height: 32px;
-}
 @media (max-width: 700px) {
   .body {
     grid-template-columns: 1fr;
-  }
-  .windows thead {
-    display: none;
-  }
-  .windows tr {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.3rem 0.6rem;
-    border-bottom: 1px solid var(--line);
-    padding: 0.4rem 0;
-  }
-  .windows td {
-    border: 0;
-    padding: 0;
-  }
-  .windows td:first-child {
-    width: 100%;
   }
 }
 </style>

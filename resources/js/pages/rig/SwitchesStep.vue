@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { RigData } from '@/api/rigs'
-import { numberFrom } from '@/composables/numberText'
+import { channelFrom, functionName, isFunctionName } from '@/lib/functionName'
 import type { RigHandle } from '@/composables/useRig'
 import FindingLine from './FindingLine.vue'
 import RatesPanel from './RatesPanel.vue'
@@ -17,38 +17,23 @@ const view = computed(() => props.rig.review.switches)
 const fresh = ref('')
 const channel = ref('')
 const problem = ref('')
-const functions = computed(() => props.rig.review.craft.functions ?? [])
-const free = computed(() => {
-  const used = new Set([...functions.value.map((entry) => entry.channel), ...view.value.rows.map((row) => row.channel)])
-  return [5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16].find((number) => !used.has(number)) ?? null
-})
-
-type SwitchEntry = { function: string; channel: number; [key: string]: unknown }
-const entries = () => [...((props.rig.document.settings.switches as SwitchEntry[] | undefined) ?? [])]
-
-function assign(name: string): void {
-  const known = functions.value.find((entry) => entry.function === name)
-  const number = known?.channel ?? numberFrom(channel.value, null) ?? free.value
-  problem.value = !/^[a-z][a-z0-9_]{0,31}$/.test(name)
+/** The fields are free for the next one at once; what was not taken comes back into them. */
+async function assign(name: string): Promise<void> {
+  const typed = channel.value.trim()
+  const number = channelFrom(typed)
+  problem.value = !isFunctionName(name)
     ? 'A function has a name in small letters, such as gear.'
-    : number === null || !Number.isInteger(number) || number < 1 || number > 32
+    : typed !== '' && number === null
       ? 'A channel is a whole number from 1 to 32.'
-      : view.value.rows.some((row) => row.function === name)
-        ? `${name} has a switch already.`
-        : ''
-  if (problem.value !== '' || number === null) return
-  const set: Record<string, unknown> = { 'settings.switches': [...entries(), { function: name, channel: number }] }
-  if (!known) set['craft.functions'] = [...functions.value, { function: name, channel: number }].sort((a, b) => a.channel - b.channel)
-  void props.handle.change({ text: `${name} is to ride on channel ${number}`, set })
-  fresh.value = ''
-  channel.value = ''
-}
-
-function move(): void {
-  const proposal = view.value.proposal
-  if (!proposal) return
-  const words = proposal.moves.map((one) => `${one.function} from channel ${one.from} to ${one.to}`).join(', ')
-  void props.handle.change({ text: `Channels put right: ${words}`, set: proposal.set })
+      : ''
+  if (problem.value !== '') return
+  const isTyped = name === functionName(fresh.value)
+  if (isTyped) fresh.value = channel.value = ''
+  const isTaken = await props.handle.intend('assign-switch', { function: name, ...(number === null ? {} : { channel: number }) })
+  if (!isTaken && isTyped && fresh.value === '') {
+    fresh.value = name
+    channel.value = typed
+  }
 }
 </script>
 
@@ -68,7 +53,7 @@ function move(): void {
           >{{ k > 0 ? ', ' : ' ' }}{{ one.function }} from channel {{ one.from }} to {{ one.to }}</template
         >.</span
       >
-      <a-button @click="move">Move them</a-button>
+      <a-button @click="handle.intend('put-channels-right', {})">Move them</a-button>
     </p>
 
     <SwitchCard v-for="row in view.rows" :key="row.position + row.function" :row="row" :rig="rig" :handle="handle" />
@@ -77,7 +62,7 @@ function move(): void {
       <h3>{{ view.unassigned.length > 0 ? 'Still without a switch' : 'Another function' }}</h3>
       <div class="row">
         <a-button v-for="name in view.unassigned" :key="name" @click="assign(name)">{{ name }}</a-button>
-        <form class="row" @submit.prevent="assign(fresh.trim().toLowerCase().replace(/\s+/g, '_'))">
+        <form class="row" @submit.prevent="assign(functionName(fresh))">
           <input v-model="fresh" class="field" list="switch-functions" aria-label="Another function" placeholder="another function" maxlength="32" />
           <datalist id="switch-functions">
             <option v-for="name in ['arm', 'mode', 'gain', 'gear', 'flap', 'return', 'camera', 'buzzer', 'light']" :key="name" :value="name" />
@@ -86,7 +71,7 @@ function move(): void {
             v-model="channel"
             class="field value channel"
             aria-label="Its channel"
-            :placeholder="free === null ? 'ch' : `ch ${free}`"
+            :placeholder="view.next_free === null ? 'ch' : `ch ${view.next_free}`"
             inputmode="numeric"
             maxlength="2"
           />
@@ -98,7 +83,7 @@ function move(): void {
     <p v-for="window in view.loose_windows" :key="window.position" class="muted small">
       The window "{{ window.name }}" on channel {{ window.channel }} ({{ window.lo }} to {{ window.hi }} µs) has no switch.
     </p>
-    <RatesPanel v-if="view.rates.length > 0" :rates="view.rates" :rig="rig" :handle="handle" />
+    <RatesPanel v-if="view.rates.length > 0" :rates="view.rates" :handle="handle" />
   </div>
 </template>
 

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { RigData, ThresholdsView } from '@/api/rigs'
-import { figure, numberFrom } from '@/composables/numberText'
+import type { ThresholdsView } from '@/api/rigs'
+import NumberField from '@/components/form/NumberField.vue'
+import { figure } from '@/lib/numberText'
 import type { RigHandle } from '@/composables/useRig'
 import FindingLine from './FindingLine.vue'
 
 export interface ThresholdsPanelProps {
   thresholds: ThresholdsView
-  rig: RigData
   handle: RigHandle
 }
 const props = defineProps<ThresholdsPanelProps>()
@@ -21,19 +21,7 @@ type Key = (typeof ROWS)[number]['key']
 
 const differs = computed(() => ROWS.some(({ key }) => props.thresholds[key] !== props.thresholds.suggested[key]))
 
-function set(values: Partial<Record<Key, number>>): void {
-  const words = Object.entries(values).map(([key, value]) => `${ROWS.find((row) => row.key === key)?.label.toLowerCase()} ${value} µs`)
-  const changes = Object.fromEntries(Object.entries(values).map(([key, value]) => [`settings.thresholds.${key}`, value]))
-  void props.handle.change({ text: `${props.thresholds.controller}: ${words.join(', ')}`, set: changes })
-}
-
-function type(key: Key, event: Event): void {
-  const field = event.target as HTMLInputElement
-  const value = numberFrom(field.value, props.thresholds[key])
-  if (value === null || value < 0 || value > 5000 || (key !== 'deadband' && value === 0))
-    field.value = props.thresholds[key] === null ? '' : String(props.thresholds[key])
-  else set({ [key]: value })
-}
+const set = (key: Key) => (value: number | null) => props.handle.intend('set-thresholds', { [key]: value ?? 0 })
 </script>
 
 <template>
@@ -52,15 +40,14 @@ function type(key: Key, event: Event): void {
         <tr v-for="row in ROWS" :key="row.key">
           <td>{{ row.label }}</td>
           <td>
-            <input
-              class="field value"
-              :value="thresholds[row.key] ?? ''"
+            <NumberField
+              :value="thresholds[row.key]"
+              :save="set(row.key)"
+              :lowest="row.key === 'deadband' ? 0 : 1"
+              :highest="5000"
               :aria-label="`${row.label}, µs`"
               placeholder="not known"
-              inputmode="decimal"
               maxlength="8"
-              @change="type(row.key, $event)"
-              @keydown.enter="($event.target as HTMLInputElement).blur()"
             />
           </td>
           <td class="value">{{ figure(thresholds.suggested[row.key]) }} µs</td>
@@ -69,7 +56,7 @@ function type(key: Key, event: Event): void {
       </tbody>
     </table>
     <FindingLine v-for="finding in thresholds.findings" :key="finding.code + finding.message" :finding="finding" />
-    <a-button v-if="differs" class="take" @click="set(thresholds.suggested)">Set as suggested</a-button>
+    <a-button v-if="differs" class="take" @click="handle.intend('set-thresholds', thresholds.suggested)">Set as suggested</a-button>
   </section>
 </template>
 
@@ -80,7 +67,7 @@ function type(key: Key, event: Event): void {
 td {
   vertical-align: middle;
 }
-.field {
+td :deep(.field) {
   width: 6.5rem;
   min-height: 32px;
   text-align: right;

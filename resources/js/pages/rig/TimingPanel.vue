@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { RigData } from '@/api/rigs'
 import DelayBars from '@/components/DelayBars.vue'
 import TrainAnswer from '@/components/TrainAnswer.vue'
-import { figure } from '@/composables/numberText'
+import { figure } from '@/lib/numberText'
 
 export interface TimingPanelProps {
   rig: RigData

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { RigData, WireRow, WireView } from '@/api/rigs'
+import type { GearCardSchemaJsonDefsPack as Pack, RigData, WireRow, WireView } from '@/api/rigs'
+import TextField from '@/components/form/TextField.vue'
+import TickField from '@/components/form/TickField.vue'
+import PackSelect from '@/components/PackSelect.vue'
 import type { RigHandle } from '@/composables/useRig'
 
 export interface WiringStepProps {
@@ -19,37 +22,10 @@ function sentence(wire: WireView): string {
   return `${wire.format}; ${up}; high level ${level}, ${wire.to_name} takes ${wire.takes}.`
 }
 
-function colour(wire: WireView, row: WireRow, line: (typeof LINES)[number], event: Event): void {
-  const value = (event.target as HTMLInputElement).value.trim()
-  if (value === row.colours[line]) return
-  const colours = Object.fromEntries(Object.entries({ ...row.colours, [line]: value }).filter(([, text]) => text !== ''))
-  const place = `settings.colours.${row.key}`
-  const text = `Wire ${wire.from_name}, ${row.from_pin}: ${line} is ${value || 'not said'}`
-  void props.handle.change(Object.keys(colours).length === 0 ? { text, clear: [place] } : { text, set: { [place]: colours } })
-}
-
-function wired(event: Event): void {
-  void props.handle.change(
-    (event.target as HTMLInputElement).checked
-      ? { text: 'Wired as in the table', set: { 'settings.done.rig/wiring': wiring.value.fingerprint } }
-      : { text: 'Not wired after all', clear: ['settings.done.rig/wiring'] },
-  )
-}
-
-function pack(event: Event): void {
-  const [chemistry, cells] = (event.target as HTMLSelectElement).value.split(' ')
-  void props.handle.change(
-    chemistry
-      ? { text: `Pack in the craft: ${cells} ${chemistry} cells`, set: { 'settings.craft_pack': { chemistry, cells: Number(cells) } } }
-      : { text: 'The craft feeds the receiver itself', clear: ['settings.craft_pack'] },
-  )
-}
-
-const craftPack = computed(() => {
-  const there = props.rig.document.settings.craft_pack
-  return there ? `${there.chemistry} ${there.cells}` : ''
-})
-const PACKS = ['lipo 1', 'lipo 2', 'lipo 3', 'life 2', 'lihv 2', 'nimh 4', 'nimh 5', 'nimh 6']
+const colour = (row: WireRow, wire: (typeof LINES)[number]) => (text: string) =>
+  props.handle.intend('colour-wire', { row: row.key, wire, colour: text })
+const tellWired = (isWired: boolean) => props.handle.intend('tell-wired', { wired: isWired })
+const tellPack = (pack: Pack | null) => props.handle.intend('tell-craft-pack', { pack })
 const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as const
 </script>
 
@@ -85,14 +61,13 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
                 <td>{{ row.carries }}</td>
                 <template v-if="wire.kind !== 'bay'">
                   <td v-for="line in LINES" :key="line">
-                    <input
-                      class="field colour"
-                      :value="row.colours[line]"
+                    <TextField
+                      class="colour"
+                      :value="row.colours[line] ?? ''"
+                      :save="colour(row, line)"
                       :aria-label="`${row.from_pin}: colour of ${line}`"
                       placeholder="colour"
                       maxlength="40"
-                      @change="colour(wire, row, line, $event)"
-                      @keydown.enter="($event.target as HTMLInputElement).blur()"
                     />
                   </td>
                 </template>
@@ -101,7 +76,7 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
           </table>
         </div>
       </section>
-      <label class="tick"><input type="checkbox" :checked="wiring.wired" @change="wired" /> All of it is wired like this</label>
+      <label class="tick"><TickField :value="wiring.wired" :save="tellWired" /> All of it is wired like this</label>
 
       <section>
         <h3>Power</h3>
@@ -133,11 +108,8 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
         </div>
         <label class="pack"
           >The receiver is fed by
-          <select class="field" :value="craftPack" @change="pack">
-            <option value="">the craft itself</option>
-            <option v-for="option in PACKS" :key="option" :value="option">a pack: {{ option.split(' ')[1] }} {{ option.split(' ')[0] }}</option>
-          </select></label
-        >
+          <PackSelect :pack="rig.document.settings.craft_pack ?? null" where="craft" none="the craft itself" prefix="a pack: " :save="tellPack"
+        /></label>
       </section>
       <section class="halves">
         <div>
@@ -184,11 +156,6 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
   font-weight: 600;
   min-height: 44px;
   margin-top: 0.4rem;
-}
-.tick input {
-  width: 20px;
-  height: 20px;
-  accent-color: var(--petrol-2);
 }
 section h3 {
   margin-top: 1rem;

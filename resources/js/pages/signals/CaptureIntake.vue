@@ -2,7 +2,8 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { type CaptureListed, type DeskData, deskQuery, sendCapture, sizeOf } from '@/api/captures'
+import { type CaptureListed, type DeskData, deskQuery, sendCapture } from '@/api/captures'
+import { sizeOf } from '@/lib/numberText'
 import { postJson, sentenceOf } from '@/api/http'
 import StandInForm from './StandInForm.vue'
 

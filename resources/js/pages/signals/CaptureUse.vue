@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router'
 import type { CaptureListed, CaptureOptions } from '@/api/captures'
 import { postJson, sentenceOf } from '@/api/http'
 import { type RigData, rigsQuery } from '@/api/rigs'
-import { figure } from '@/composables/numberText'
+import { figure } from '@/lib/numberText'
 import { useNotice } from '@/composables/useNotice'
 
 export interface CaptureUseProps {

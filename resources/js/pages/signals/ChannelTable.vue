@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { DecodeAnswer } from '@/api/generated/decode.out'
 import ChannelPick from './ChannelPick.vue'
 import TravelRuler from '@/components/TravelRuler.vue'
-import { figure } from '@/composables/numberText'
+import { figure } from '@/lib/numberText'
 
 export interface ChannelTableProps {
   answer: DecodeAnswer

@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { type CaptureOptions, type Compared, deskQuery, readingQuery } from '@/api/captures'
 import { postJson, sentenceOf } from '@/api/http'
-import { figure } from '@/composables/numberText'
+import { figure } from '@/lib/numberText'
 import FindingLine from '../rig/FindingLine.vue'
 import OverlayDrawing from './OverlayDrawing.vue'
 

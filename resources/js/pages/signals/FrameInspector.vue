@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { FrameSeen } from '@/api/captures'
-import { figure } from '@/composables/numberText'
+import { figure } from '@/lib/numberText'
 
 export interface FrameInspectorProps {
   frame: FrameSeen

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { DecodeAnswer } from '@/api/generated/decode.out'
-import { figure } from '@/composables/numberText'
+import { figure } from '@/lib/numberText'
 import { timeWords } from './scale'
 
 export interface LineFactsListProps {

@@ -4,7 +4,7 @@ import { computed, onBeforeUnmount, ref } from 'vue'
 import { deskQuery, type LiveSeen } from '@/api/captures'
 import { ApiError, postJson, sentenceOf, streamFrom } from '@/api/http'
 import TravelRuler from '@/components/TravelRuler.vue'
-import { figure } from '@/composables/numberText'
+import { figure } from '@/lib/numberText'
 
 const { data: desk } = useQuery(deskQuery)
 

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { refDebounced, useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { ApiError, getJson, patchJson, postJson, sentenceOf } from '@/api/http'
+import { choicesQuery } from '@/api/choices'
+import { ApiError, getJson, postJson, sentenceOf } from '@/api/http'
 import { deskQuery } from '@/api/captures'
 import { type RigData, rigQuery, rigsQuery } from '@/api/rigs'
 import { useNotice } from '@/composables/useNotice'
 import NowherePage from '../NowherePage.vue'
-import ToolAnswer from './ToolAnswer.vue'
-import { type Answers, TOOLS } from './tools'
+import type { Answers, ToolField } from './tool'
+import { TOOLS } from './tools'
 
 const WAIT_MS = 80
 const route = useRoute()
@@ -17,16 +19,34 @@ const notice = useNotice()
 const client = useQueryClient()
 const tool = computed(() => TOOLS.find((one) => one.key === route.params.tool))
 const answers = ref<Answers>({})
-const answer = ref<Record<string, unknown> | null>(null)
-const problem = ref('')
-const wrong = ref('')
 const isChoosing = ref(false)
+const choices = useQuery(choicesQuery)
 const desk = useQuery({ ...deskQuery, enabled: computed(() => tool.value?.fields.some((field) => field.takesOwnFormats) ?? false) })
-const ownFormats = computed<[string, string][]>(() => (desk.data.value?.formats ?? []).filter((one) => one.own).map((one) => [one.id, one.name]))
 const rigs = useQuery({ ...rigsQuery, enabled: isChoosing })
-let timer = 0
-let asked = 0
 
+/** What is asked waits until the hand rests; while it is worked out, the answer before it stays. */
+const asked = refDebounced(
+  computed(() => ({ key: tool.value?.key, answers: answers.value })),
+  WAIT_MS,
+)
+const found = useQuery({
+  queryKey: computed(() => ['tool', asked.value.key, asked.value.answers] as const),
+  queryFn: () => postJson<Record<string, unknown>>(`/${asked.value.key ?? ''}`, tool.value?.question(asked.value.answers)),
+  enabled: computed(() => tool.value !== undefined && asked.value.key === tool.value.key),
+  gcTime: 0,
+})
+/** The newest answer there was, with the tool that gave it. */
+const newest = ref<{ tool: string; answer: Record<string, unknown> } | null>(null)
+const answer = computed(() => (newest.value !== null && newest.value.tool === tool.value?.key ? newest.value.answer : null))
+const problem = computed(() => {
+  const error = found.error.value
+  return error === null ? '' : error instanceof ApiError ? error.message : sentenceOf(error)
+})
+const wrong = computed(() => (found.error.value instanceof ApiError ? found.error.value.path : ''))
+
+watch(found.data, (data) => {
+  if (data && asked.value.key) newest.value = { tool: asked.value.key, answer: data }
+})
 watch(tool, open, { immediate: true })
 
 function open(): void {
@@ -38,48 +58,36 @@ function open(): void {
       return [field.key, typeof given === 'string' ? given : field.start]
     }),
   )
-  answer.value = null
-  void ask()
 }
+
+/** The numbers stand in the address, so that they survive a reload and can be handed on. */
+const keepInAddress = useDebounceFn(() => {
+  const query = Object.fromEntries(Object.entries(answers.value).filter(([, text]) => text !== ''))
+  void router.replace({ query })
+}, WAIT_MS)
 
 function type(key: string, value: string): void {
   answers.value = { ...answers.value, [key]: value }
-  window.clearTimeout(timer)
-  timer = window.setTimeout(() => {
-    const query = Object.fromEntries(
-      (tool.value?.fields ?? []).map((field) => [field.key, answers.value[field.key] ?? '']).filter(([, text]) => text !== ''),
-    )
-    void router.replace({ query })
-    void ask()
-  }, WAIT_MS)
+  void keepInAddress()
 }
 
-async function ask(): Promise<void> {
-  if (!tool.value) return
-  const mine = ++asked
-  try {
-    const found = await postJson<Record<string, unknown>>(`/${tool.value.key}`, tool.value.question(answers.value))
-    if (mine !== asked) return
-    answer.value = found
-    problem.value = wrong.value = ''
-  } catch (error) {
-    if (mine !== asked) return
-    problem.value = error instanceof ApiError ? error.message : sentenceOf(error)
-    wrong.value = error instanceof ApiError ? error.path : ''
-  }
+function optionsOf(field: ToolField): [string, string][] {
+  const listed = field.from ? (choices.data.value?.[field.from] ?? []).map((one): [string, string] => [one.key, one.title]) : (field.options ?? [])
+  const own = field.takesOwnFormats ? (desk.data.value?.formats ?? []).filter((one) => one.own) : []
+  return [...listed, ...own.map((one): [string, string] => [one.id, one.name])]
 }
 
 const isWrong = (key: string) => wrong.value !== '' && (wrong.value === key || wrong.value.split('.').includes(key))
 
 async function use(slug: string): Promise<void> {
   if (tool.value?.draft) localStorage.setItem(`linguator.travel.${slug}`, JSON.stringify(tool.value.draft(answers.value)))
-  const change = answer.value ? tool.value?.change?.(answers.value, answer.value) : null
+  const meant = answer.value ? tool.value?.meant?.(answers.value, answer.value) : undefined
   try {
-    if (change) {
+    if (meant) {
       const rig = await getJson<RigData>(`/rigs/${slug}`)
-      const changed = await patchJson<RigData>(`/rigs/${slug}`, { revision: rig.revision, ...change })
+      const changed = await postJson<RigData>(`/rigs/${slug}/intents`, { revision: rig.revision, ...meant })
       client.setQueryData(rigQuery(slug).queryKey, changed)
-      notice.say(`${change.text}: in ${rig.document.name}.`)
+      notice.say(`${changed.history[0]?.entry.text ?? ''}: in ${rig.document.name}.`)
     }
     await router.push(`/rigs/${slug}/${tool.value?.step ?? ''}`)
   } catch (error) {
@@ -120,7 +128,7 @@ async function share(): Promise<void> {
             :value="answers[field.key]"
             @change="type(field.key, ($event.target as HTMLSelectElement).value)"
           >
-            <option v-for="[value, label] in [...(field.options ?? []), ...(field.takesOwnFormats ? ownFormats : [])]" :key="value" :value="value">
+            <option v-for="[value, label] in optionsOf(field)" :key="value" :value="value">
               {{ label }}
             </option>
           </select>
@@ -153,7 +161,7 @@ async function share(): Promise<void> {
         {{ problem }} <span class="value small">{{ wrong }}</span>
       </p>
       <section v-if="answer" class="answer" :class="{ old: problem }" aria-live="polite" aria-label="Answer">
-        <ToolAnswer :tool="tool.key" :answer="answer" :answers="answers" />
+        <component :is="tool.answer" :key="tool.key" :answer="answer" :answers="answers" />
       </section>
       <div class="actions">
         <a-button v-if="tool.step" :aria-expanded="isChoosing" @click="isChoosing = !isChoosing">Use in a rig</a-button>
@@ -225,6 +233,16 @@ async function share(): Promise<void> {
   margin-top: 1rem;
   border-top: 2px solid var(--petrol);
   padding-top: 0.9rem;
+}
+.answer :deep(.big) {
+  font-size: 1.3rem;
+  margin-bottom: 0.4rem;
+}
+.answer :deep(.big b) {
+  font-size: 1.5rem;
+}
+.answer :deep(.bad) {
+  color: var(--amber-text);
 }
 .old {
   opacity: 0.55;

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { linesOf, TOOLS, valueOf } from './tools'
+import { linesOf, valueOf } from './tool'
+import { TOOLS } from './tools'
 
 const started = (key: string) => {
   const tool = TOOLS.find((one) => one.key === key)

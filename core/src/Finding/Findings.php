@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Finding;
+
+/**
+ * What rules have found, in the order in which it is told.
+ *
+ * @implements \IteratorAggregate<int, Finding>
+ */
+final readonly class Findings implements \Countable, \IteratorAggregate, \JsonSerializable
+{
+    /** @param  list<Finding>  $all */
+    private function __construct(public array $all)
+    {
+    }
+
+    /** Rules that found nothing say null. */
+    public static function of(?Finding ...$findings): self
+    {
+        return new self(array_values(array_filter($findings)));
+    }
+
+    public static function none(): self
+    {
+        return new self([]);
+    }
+
+    public function and(self|Finding|null ...$more): self
+    {
+        $all = [$this->all];
+        foreach ($more as $one) {
+            $all[] = $one instanceof self ? $one->all : array_filter([$one]);
+        }
+
+        return new self(array_merge(...array_map(array_values(...), $all)));
+    }
+
+    /** @param  \Closure(Finding): bool  $which */
+    public function where(\Closure $which): self
+    {
+        return new self(array_values(array_filter($this->all, $which)));
+    }
+
+    public function without(Code ...$codes): self
+    {
+        return $this->where(static fn (Finding $finding): bool => ! in_array($finding->code, $codes, true));
+    }
+
+    public function only(Code ...$codes): self
+    {
+        return $this->where(static fn (Finding $finding): bool => in_array($finding->code, $codes, true));
+    }
+
+    /** The first as bad as this; null: there is none. */
+    public function first(Severity $severity): ?Finding
+    {
+        return $this->where(static fn (Finding $finding): bool => $finding->severity === $severity)->all[0] ?? null;
+    }
+
+    /** The first that must be mended, the worst kind before the others; null: there is none. */
+    public function toMend(): ?Finding
+    {
+        return $this->first(Severity::Stop) ?? $this->first(Severity::Fix);
+    }
+
+    public function has(Severity $severity): bool
+    {
+        return $this->first($severity) !== null;
+    }
+
+    public function countOf(Severity ...$severities): int
+    {
+        return count($this->where(static fn (Finding $finding): bool => in_array($finding->severity, $severities, true)));
+    }
+
+    public function holds(Finding $finding): bool
+    {
+        return in_array($finding, $this->all, false);
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->all === [];
+    }
+
+    public function count(): int
+    {
+        return count($this->all);
+    }
+
+    /** @return \Traversable<int, Finding> */
+    public function getIterator(): \Traversable
+    {
+        return new \ArrayIterator($this->all);
+    }
+
+    /** @return list<Finding> */
+    public function jsonSerialize(): array
+    {
+        return $this->all;
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Rig;
+
+use Linguator\Core\Chain\Joint;
+use Linguator\Core\Finding\Code;
+use Linguator\Core\Gear\Box;
+use Linguator\Core\Gear\Receiver;
+
+/** Two neighbours in a rig's chain: every way in which they join, or what keeps them apart. */
+final readonly class Neighbours
+{
+    /**
+     * @param  list<Joint>  $ways  Every one that this gear allows.
+     * @param  list<Joint>  $recorded  Those by what was recorded; all of them where nothing was, or nothing possible.
+     * @param  list<Code>  $misses  Why they do not join.
+     */
+    public function __construct(public Box $from, public Box $to, public array $ways, public array $recorded, public array $misses)
+    {
+    }
+
+    public function join(): bool
+    {
+        return $this->ways !== [];
+    }
+
+    public function isAir(): bool
+    {
+        return $this->to instanceof Receiver;
+    }
+}

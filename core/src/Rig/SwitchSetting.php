@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Rig;
+
+use Linguator\Core\Document\Node;
+use Linguator\Core\Gear\HandsetSwitch;
+use Linguator\Core\Switching\SwitchLevels;
+
+/** A function on a switch, slider or knob of the handset, as a rig has it set; and the one answer to what its positions send. */
+final readonly class SwitchSetting
+{
+    /** A slider has no positions: its ends and its middle stand for them. */
+    private const SLIDER_POSITIONS = 3;
+
+    private const USUAL_POSITIONS = 2;
+
+    public string $function;
+
+    /** Of the handset. */
+    public int $channel;
+
+    /** Which one it is; null: not chosen, or not on the handset's card. */
+    public ?HandsetSwitch $switch;
+
+    /** The name it has in the rig, on the card or not. */
+    public ?string $switchId;
+
+    /** The position it stands in when the handset is switched on, from 1. */
+    public int $powerUp;
+
+    public float $weight;
+
+    public float $offset;
+
+    /** @var list<float>|null One output % per position. */
+    public ?array $curve;
+
+    /** @var list<float>|null What was read, µs by position. */
+    public ?array $measured;
+
+    /** @param  int  $position  Its place in the rig's list, from 0. */
+    public function __construct(private Node $entry, public int $position, private HandsetTraits $handset)
+    {
+        $this->function = $entry->text('function');
+        $this->channel = $entry->int('channel');
+        $this->switchId = $entry->textOrNull('switch');
+        $this->switch = $this->switchId === null ? null : $handset->switch($this->switchId);
+        $this->powerUp = $entry->intOrNull('power_up') ?? 1;
+        $this->weight = $entry->number('weight', 100.0);
+        $this->offset = $entry->number('offset', 0.0);
+        $this->curve = $entry->numbersOrNull('curve');
+        $this->measured = $entry->numbersOrNull('levels_us');
+    }
+
+    public function node(): Node
+    {
+        return $this->entry;
+    }
+
+    public function levels(): SwitchLevels
+    {
+        if ($this->measured !== null && $this->measured !== []) {
+            return SwitchLevels::measured($this->handset->scale(), $this->measured);
+        }
+
+        return SwitchLevels::of($this->handset->scale(), $this->handset->maxPct(), $this->positions(), $this->weight, $this->offset, $this->curve);
+    }
+
+    /** What it sends in its power-up position, µs. */
+    public function offUs(): float
+    {
+        $levels = $this->levels();
+
+        return $levels->us(min($levels->count(), max(1, $this->powerUp)));
+    }
+
+    public function isSlider(): bool
+    {
+        return $this->switch !== null && $this->switch->isSlider();
+    }
+
+    public function springs(): bool
+    {
+        return $this->switch !== null && $this->switch->spring;
+    }
+
+    /** @return int<2, max> */
+    private function positions(): int
+    {
+        if ($this->curve !== null && count($this->curve) >= 2) {
+            return count($this->curve);
+        }
+
+        return $this->isSlider() ? self::SLIDER_POSITIONS : max(2, $this->switch->positions ?? self::USUAL_POSITIONS);
+    }
+}

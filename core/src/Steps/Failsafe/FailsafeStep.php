@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Steps\Failsafe;
+
+use Linguator\Core\Channel\FunctionChannel;
+use Linguator\Core\Channel\Letter;
+use Linguator\Core\Failsafe\FailsafeHop;
+use Linguator\Core\Failsafe\FailsafeMode;
+use Linguator\Core\Failsafe\FailsafeReview;
+use Linguator\Core\Failsafe\Recovery;
+use Linguator\Core\Failsafe\SetBy;
+use Linguator\Core\Failsafe\ThrottleChannel;
+use Linguator\Core\Finding\Code;
+use Linguator\Core\Finding\Severity;
+use Linguator\Core\Quantity\Pulse;
+use Linguator\Core\Rig\ChannelRecord;
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Steps\Standing;
+
+/** The failsafe step: what comes of each loss, with how it is set on this receiver, what to store, and how it is tested. */
+final readonly class FailsafeStep
+{
+    private const SAFETY = 'Propellers off, or wheels and hull clear of the ground or water. Nobody in the plane of a rotor.';
+
+    public FailsafeReview $losses;
+
+    public function __construct(private RigDocument $rig)
+    {
+        $this->losses = new FailsafeReview($rig);
+    }
+
+    public function shown(): FailsafeView
+    {
+        return new FailsafeView($this->hops(), Recovery::sentence($this->rig));
+    }
+
+    /** @return list<LossHop> */
+    public function hops(): array
+    {
+        return array_map($this->hop(...), $this->losses->hops);
+    }
+
+    /** @param  bool  $isBound  What was delivered with the receiver counts once it is bound. */
+    public function standing(bool $isBound): Standing
+    {
+        $hops = $this->losses->hops;
+        if (! $this->rig->chain()->joins() || $hops === []) {
+            return Standing::open('What a lost link does is known once the chain joins.');
+        }
+        foreach ($hops as $hop) {
+            $harm = $this->harm($hop);
+            if ($harm !== null && ($hop->isSet() || $isBound)) {
+                return Standing::stop("Do not power: $harm");
+            }
+        }
+        foreach ($hops as $hop) {
+            if (! $hop->isTested()) {
+                return $this->untested($hop);
+            }
+        }
+
+        return Standing::done('Every lost link was tested.');
+    }
+
+    private function untested(FailsafeHop $hop): Standing
+    {
+        $which = count($this->losses->hops) < 2 ? 'the failsafe' : ($hop->next === null ? "the last hop's failsafe" : "the first hop's failsafe");
+        $why = $hop->lastTest() === null ? 'never tested.' : implode(', ', $hop->testReasons()).'.';
+        $note = $hop->isSet() || $hop->ways() === [] ? "Test $which: ".lcfirst($why) : "Set $which, then test it.";
+
+        return $hop->isSet() ? Standing::attention($note) : Standing::open($note);
+    }
+
+    /** What is wrong with a hop besides that nobody tested it. */
+    private function harm(FailsafeHop $hop): ?string
+    {
+        if ($hop->outcome()->least() === Severity::Stop) {
+            return $hop->next !== null ? 'the first hop holds on loss.' : 'it holds the last commands on loss.';
+        }
+        $worst = $hop->findings()->without(Code::F6, Code::F7)->first(Severity::Stop);
+
+        return $worst === null ? null : 'failsafe '.lcfirst($worst->message);
+    }
+
+    private function hop(FailsafeHop $hop): LossHop
+    {
+        return new LossHop(
+            $hop->number,
+            $hop->receiver()->name,
+            $hop->mode(),
+            $hop->mode()?->says() ?? 'not known',
+            $hop->outcome(),
+            $hop->outcome()->sentence(),
+            $hop->severity(),
+            $hop->because(),
+            $hop->findings(),
+            $this->losses->recommended($hop),
+            $this->losses->why($hop),
+            array_map(static fn (FailsafeMode $mode): ModeChoice => new ModeChoice($mode, $mode->says()), $hop->modes() ?? FailsafeMode::cases()),
+            array_map(fn (SetBy $way): WayChoice => new WayChoice($way, $this->howTo($hop, $way)), $hop->ways() ?? SetBy::cases()),
+            $hop->isSet(),
+            $hop->setBy(),
+            $hop->storedUs(),
+            $hop->setAt(),
+            $hop->setReasons(),
+            $this->storedChannels($hop),
+            $hop->isTested(),
+            $this->test($hop),
+        );
+    }
+
+    /** The exact way to set it on this receiver. */
+    private function howTo(FailsafeHop $hop, SetBy $way): string
+    {
+        $receiver = $hop->receiver()->name;
+        $sticks = 'throttle '.($this->rig->motorOffAtCentre() ? 'in the middle' : 'low').', sticks centred, switches off and neutral';
+
+        return match ($way) {
+            SetBy::Handset => "In the failsafe menu of {$this->rig->boxes->all[0]->name()}.",
+            SetBy::Button => "Hold the controls as they should be on loss ($sticks), then press the button of $receiver until its light answers.",
+            SetBy::Bind => "It is stored while binding: $sticks, and bind again.",
+            SetBy::Module => "Hold the controls as they should be on loss ($sticks), then press the failsafe button of {$this->senderName($hop)}.",
+        };
+    }
+
+    private function senderName(FailsafeHop $hop): string
+    {
+        $position = $this->rig->boxes->positionOf($hop->receiver()) ?? 0;
+
+        return $this->rig->boxes->all[max(0, $position - 1)]->name();
+    }
+
+    /** @return list<StoredChannel> The channels that matter when values are stored, as this receiver puts them out. */
+    private function storedChannels(FailsafeHop $hop): array
+    {
+        $throttle = (new ThrottleChannel($this->rig))->throttleAt($hop->number);
+        $position = $this->rig->boxes->receiverAt($hop->number) ?? 0;
+        $channels = [];
+        foreach ($this->rig->functions() ?? [] as $entry) {
+            $at = $entry->function === Letter::Throttle->functionName() ? $throttle : $this->rig->chain()->trace()->forth($entry->channel, $position);
+            $channels[] = new StoredChannel($at ?? $entry->channel, $entry->function, $this->safeUs($entry));
+        }
+        usort($channels, static fn (StoredChannel $a, StoredChannel $b): int => $a->channel <=> $b->channel);
+
+        return $channels;
+    }
+
+    /** Motor off, sticks in the middle, switches as they stand at power-up. */
+    private function safeUs(FunctionChannel $entry): float
+    {
+        $record = new ChannelRecord($this->rig, $entry->channel);
+        $ends = $record->endsOrUsual();
+
+        return match (true) {
+            $entry->function === Letter::Throttle->functionName() && ! $this->rig->motorOffAtCentre() => $record->now()->reversed ? $ends->hi : $ends->lo,
+            $entry->isAuxiliary() => $this->rig->switchOf($entry->function)?->offUs() ?? Pulse::CENTRE_US,
+            default => $ends->mid,
+        };
+    }
+
+    private function test(FailsafeHop $hop): LossTest
+    {
+        $last = $hop->lastTest();
+
+        return new LossTest(
+            self::SAFETY,
+            $this->whatToDo($hop),
+            $hop->outcome()->sentence(),
+            $last?->text('result'),
+            $last?->textOrNull('observed'),
+            $last?->textOrNull('at'),
+            $last?->textOrNull('by'),
+            $hop->testReasons(),
+        );
+    }
+
+    private function whatToDo(FailsafeHop $hop): string
+    {
+        $handset = $this->rig->boxes->all[0]->name();
+
+        return match (true) {
+            $hop->next !== null => "Throttle up a little, switch $handset off, watch the craft beyond the relay.",
+            count($this->losses->hops) > 1 => "Throttle up a little, pull the power of {$this->senderName($hop)}, watch the craft.",
+            default => "Throttle up a little, switch $handset off, watch the craft.",
+        };
+    }
+}

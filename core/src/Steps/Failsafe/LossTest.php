@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Steps\Failsafe;
+
+/** How a lost link is tested, what must be seen, and what was. */
+final readonly class LossTest
+{
+    /**
+     * @param  string|null  $result  `pass` or `fail`; null: never tested.
+     * @param  list<string>  $reasons  Why the last test holds no longer.
+     */
+    public function __construct(
+        public string $safety,
+        public string $do,
+        public string $see,
+        public ?string $result,
+        public ?string $observed,
+        public ?string $at,
+        public ?string $by,
+        public array $reasons,
+    ) {
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Steps\Order;
+
+use Linguator\Core\Channel\OrderFix;
+
+/** A fix that this gear allows, as a button says it. */
+final readonly class OfferedFix implements \JsonSerializable
+{
+    /** @param  string|null  $module  Id of the module that is to be switched. */
+    public function __construct(public OrderFix $fix, public string $title, public ?string $module = null)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return $this->fix->jsonSerialize() + ['title' => $this->title] + ($this->module === null ? [] : ['module' => $this->module]);
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Steps\Order;
+
+use Linguator\Core\Document\Node;
+use Linguator\Core\Rig\Deed;
+use Linguator\Core\Rig\Intent;
+use Linguator\Core\Rig\Occasion;
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigPatch;
+
+/** The handset sends its sticks in this order: four stick letters, channel 1 first. */
+final readonly class SetHandsetOrder implements Intent
+{
+    public function __construct(private string $order)
+    {
+    }
+
+    public static function read(Node $told): self
+    {
+        return new self($told->text('order'));
+    }
+
+    public function on(RigDocument $rig, Occasion $occasion): Deed
+    {
+        return new Deed(RigPatch::of(['settings.order' => $this->order]), "Handset order $this->order");
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Steps\Switches;
+
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Excerpt;
+use Linguator\Core\Document\Node;
+use Linguator\Core\Rig\Deed;
+use Linguator\Core\Rig\Intent;
+use Linguator\Core\Rig\Items;
+use Linguator\Core\Rig\Occasion;
+use Linguator\Core\Rig\RigDocument;
+
+/** Something about the switch of a function is set: which one it is, its levels, or where it stands at power-up. */
+final readonly class SetSwitch implements Intent
+{
+    private const LEAST_LEVELS = 2;
+
+    /** @param  Node  $told  `function`, and what is set of it; null takes it back. */
+    public function __construct(private string $function, private Node $told)
+    {
+    }
+
+    public static function read(Node $told): self
+    {
+        return new self($told->text('function'), $told);
+    }
+
+    public function on(RigDocument $rig, Occasion $occasion): Deed
+    {
+        if ($rig->switchOf($this->function) === null) {
+            throw DocumentError::at('function', 'The function '.Excerpt::of($this->function).' is on no switch of this rig.', 'no_such_function');
+        }
+        [$values, $words] = [[], []];
+        foreach (get_object_vars($this->told->value) as $key => $value) {
+            $key = (string) $key;
+            if ($key !== 'function') {
+                $values[$key] = $value;
+                $words[] = $this->words($key);
+            }
+        }
+        $switches = Items::of($rig, 'settings.switches')->changed(fn (Node $item): bool => $item->text('function') === $this->function, $values);
+
+        return new Deed($switches->patch(), implode('; ', $words));
+    }
+
+    private function words(string $key): string
+    {
+        return match ($key) {
+            'switch' => "$this->function on switch ".($this->told->textOrNull('switch') ?? 'not said'),
+            'weight', 'offset' => sprintf('%s: %s %g %%', $this->function, $key, $this->told->number($key)),
+            'power_up' => "$this->function: position {$this->told->int('power_up')} at power-up",
+            default => "$this->function: levels ".$this->levels(),
+        };
+    }
+
+    private function levels(): string
+    {
+        $curve = $this->told->numbersOrNull('curve');
+        if ($curve !== null && count($curve) < self::LEAST_LEVELS) {
+            throw DocumentError::at('curve', 'Found one level; expected one for each position, at least two.', 'too_few');
+        }
+
+        return $curve === null ? 'evenly spread' : implode(', ', array_map(static fn (float $pct): string => sprintf('%g', $pct), $curve)).' %';
+    }
+}

@@ -1,0 +1,213 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Steps\Switches;
+
+use Linguator\Core\Channel\ChannelOrder;
+use Linguator\Core\Channel\Letter;
+use Linguator\Core\Failsafe\FailsafeMode;
+use Linguator\Core\Finding\Findings;
+use Linguator\Core\Rig\ChannelRecord;
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\SwitchSetting;
+use Linguator\Core\Rig\WindowSetting;
+use Linguator\Core\Steps\Standing;
+use Linguator\Core\Steps\Travel\TravelContext;
+use Linguator\Core\Switching\StickCurve;
+use Linguator\Core\Switching\Window;
+use Linguator\Core\Switching\WindowCheck;
+use Linguator\Core\Switching\WindowRange;
+
+/** Switches, the channels they ride on, the windows the controller has for them, and rates and expo of the sticks. */
+final readonly class SwitchReview
+{
+    private TravelContext $travel;
+
+    private ChannelRules $channels;
+
+    public function __construct(private RigDocument $rig)
+    {
+        $this->travel = new TravelContext($rig);
+        $this->channels = new ChannelRules($rig);
+    }
+
+    public function isAssigned(): bool
+    {
+        return $this->rig->switches() !== [];
+    }
+
+    /** @return list<string> Functions beyond the sticks and servos for which no switch is chosen yet. */
+    public function unassigned(): array
+    {
+        $onSticks = $this->travel->channels();
+        $waiting = [];
+        foreach ($this->rig->functions() ?? [] as $entry) {
+            if ($this->rig->switchOf($entry->function) === null && ! in_array($entry->function, $onSticks, true)) {
+                $waiting[] = $entry->function;
+            }
+        }
+
+        return $waiting;
+    }
+
+    public function findings(): Findings
+    {
+        $findings = $this->channels->findings();
+        foreach ($this->rig->switches() as $switch) {
+            foreach ($this->windowsOn($switch->channel) as $window) {
+                $findings = $findings->and($this->check($switch, $window)->findings());
+            }
+        }
+
+        return $findings;
+    }
+
+    public function standing(): Standing
+    {
+        $waiting = $this->unassigned();
+
+        return Standing::ofFindings($this->findings()) ?? match (true) {
+            $waiting !== [] => Standing::open('Choose a switch for '.implode(', ', $waiting).'.'),
+            $this->isAssigned() => Standing::done('Every switch lands where it should.'),
+            default => Standing::done('No switches to set.'),
+        };
+    }
+
+    /** How far a window must reach to hold what it should; null: no switch moves its channel. */
+    public function widened(WindowSetting $window): ?WindowRange
+    {
+        foreach ($this->rig->switches() as $switch) {
+            if ($switch->channel === $window->channel) {
+                return $this->check($switch, $window)->widened();
+            }
+        }
+
+        return null;
+    }
+
+    /** Null when nothing is wrong with the channels, or nothing fits. */
+    public function proposal(): ?Proposal
+    {
+        return $this->channels->proposal();
+    }
+
+    public function shown(): SwitchesView
+    {
+        $scale = $this->rig->handset()->scale();
+
+        return new SwitchesView(
+            $this->rows(),
+            $this->unassigned(),
+            $this->rig->handset()->switches(),
+            $this->channels->findings(),
+            $this->proposal(),
+            $this->looseWindows(),
+            $this->rates(),
+            $this->travel->controller?->name,
+            new HandsetScale($scale->centre, $scale->usPer100, $this->rig->handset()->maxPct()),
+            $this->channels->nextFree(),
+        );
+    }
+
+    /** @return list<SwitchRow> */
+    public function rows(): array
+    {
+        return array_map($this->row(...), $this->rig->switches());
+    }
+
+    /** @return list<RateRow> Of the sticks that have them. */
+    public function rates(): array
+    {
+        $rates = [];
+        foreach ($this->travel->channels() as $channel => $function) {
+            if (Letter::ofFunction($function) !== null && $function !== Letter::Throttle->functionName()) {
+                $rates[] = $this->rate($channel, $function);
+            }
+        }
+
+        return $rates;
+    }
+
+    private function row(SwitchSetting $switch): SwitchRow
+    {
+        return new SwitchRow(
+            $switch->position,
+            $switch->function,
+            $switch->channel,
+            self::named($switch->channel, $this->rig->handset()->auxFrom()),
+            self::named($switch->channel, ChannelOrder::STICKS + 1),
+            $switch->switchId,
+            $switch->isSlider(),
+            $switch->springs(),
+            $switch->weight,
+            $switch->offset,
+            $switch->curve,
+            $switch->powerUp,
+            $switch->measured !== null,
+            $switch->levels()->levels,
+            array_map(fn (WindowSetting $window): WindowRow => new WindowRow($window->position, $window->channel, $window->window->lo, $window->window->hi, $window->window->wanted, $this->check($switch, $window)->verdict()), $this->windowsOn($switch->channel)),
+        );
+    }
+
+    /** What a channel is called by somebody whose first auxiliary is this channel. */
+    private static function named(int $channel, int $auxFrom): string
+    {
+        return $channel >= $auxFrom ? 'auxiliary '.($channel - $auxFrom + 1) : "channel $channel";
+    }
+
+    /** @return list<WindowSetting> */
+    private function windowsOn(int $channel): array
+    {
+        return array_values(array_filter($this->rig->windows(), static fn (WindowSetting $window): bool => $window->channel === $channel));
+    }
+
+    private function check(SwitchSetting $switch, WindowSetting $setting): WindowCheck
+    {
+        $levels = $switch->levels();
+        $window = $setting->window;
+        $wanted = array_values(array_filter($window->wanted, static fn (int $position): bool => $position <= $levels->count()));
+
+        return new WindowCheck(
+            $levels,
+            new Window($window->name, $window->lo, $window->hi, $wanted),
+            min($levels->count(), $switch->powerUp),
+            $this->storedFailsafe($switch->channel),
+            $switch->springs(),
+        );
+    }
+
+    /** What the last hop that stores values has for this channel, µs. */
+    private function storedFailsafe(int $channel): ?float
+    {
+        $stored = null;
+        foreach ($this->rig->settings()->nodes('failsafe') as $hop) {
+            if ($hop->textOrNull('mode') === FailsafeMode::Stored->value) {
+                $value = $hop->items('stored_us')[$channel - 1] ?? null;
+                $stored = is_int($value) || is_float($value) ? (float) $value : null;
+            }
+        }
+
+        return $stored;
+    }
+
+    /** @return list<LooseWindow> */
+    private function looseWindows(): array
+    {
+        $channels = array_map(static fn (SwitchSetting $switch): int => $switch->channel, $this->rig->switches());
+        $loose = array_filter($this->rig->windows(), static fn (WindowSetting $window): bool => ! in_array($window->channel, $channels, true));
+
+        return array_values(array_map(static fn (WindowSetting $window): LooseWindow => new LooseWindow($window->position, $window->window->name, $window->channel, $window->window->lo, $window->window->hi), $loose));
+    }
+
+    private function rate(int $channel, string $function): RateRow
+    {
+        $node = (new ChannelRecord($this->rig, $channel))->node();
+        $scale = $this->rig->handset()->scale();
+        [$rate, $low, $expo] = [$node->number('rate_pct', 100.0), $node->numberOrNull('low_rate_pct'), $node->number('expo_pct', 0.0)];
+        $curve = new StickCurve($rate / 100, $expo / 100);
+        $lowCurve = $low === null ? null : new StickCurve($low / 100, $expo / 100);
+
+        return new RateRow($channel, $function, $rate, $low, $expo, $curve->throwUs($scale), $lowCurve?->throwUs($scale), $curve->centreGain(), $curve->points($scale), $lowCurve?->points($scale));
+    }
+}

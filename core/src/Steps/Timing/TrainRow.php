@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Steps\Timing;
+
+use Linguator\Core\Timing\TrainBudget;
+
+/** A pulse train in the chain, with its budget. µs. */
+final readonly class TrainRow
+{
+    /**
+     * @param  int  $used  Channels that carry something.
+     * @param  bool  $periodKnown  The card names its frame periods.
+     * @param  HeldVerdict|null  $held  Null: all channels are used.
+     */
+    public function __construct(
+        public string $from,
+        public string $to,
+        public float $frameUs,
+        public int $channels,
+        public int $used,
+        public float $minUs,
+        public float $maxUs,
+        public bool $periodKnown,
+        public TrainBudget $budget,
+        public ?HeldVerdict $held,
+    ) {
+    }
+}

@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Steps\Travel;
+
+use Linguator\Core\Channel\Letter;
+use Linguator\Core\Finding\Code;
+use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Findings;
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Steps\Standing;
+use Linguator\Core\Travel\Thresholds;
+
+/** Travel, centre and direction of every channel that moves with a stick: read, computed, set, and read again. */
+final readonly class TravelReview
+{
+    private TravelContext $context;
+
+    /** @var list<TravelRow> */
+    public array $rows;
+
+    /** @param  array<int, Draft>  $drafts  What is being typed, by channel. */
+    public function __construct(private RigDocument $rig, array $drafts = [])
+    {
+        $this->context = new TravelContext($rig);
+        $rows = [];
+        foreach ($rig->chain()->joins() ? $this->context->channels() : [] as $channel => $function) {
+            $rows[] = new TravelRow($this->context, $channel, $function, $drafts[$channel] ?? null);
+        }
+        $this->rows = $rows;
+    }
+
+    /** Whether every channel was read and is where it should be. */
+    public function isDone(): bool
+    {
+        return $this->rows !== [] && array_filter($this->rows, static fn (TravelRow $row): bool => $row->state() !== TravelState::Confirmed) === [];
+    }
+
+    public function row(int $channel): ?TravelRow
+    {
+        foreach ($this->rows as $row) {
+            if ($row->channel === $channel) {
+                return $row;
+            }
+        }
+
+        return null;
+    }
+
+    public function findings(): Findings
+    {
+        return Findings::none()->and(...array_map(static fn (TravelRow $row): Findings => $row->findings(), $this->rows))->and($this->thresholdFindings());
+    }
+
+    public function standing(): Standing
+    {
+        return match (true) {
+            ! $this->rig->chain()->joins() => Standing::open('Travel is known once the chain joins.'),
+            default => Standing::ofFindings($this->findings()) ?? $this->progress(),
+        };
+    }
+
+    public function shown(): TravelView
+    {
+        $model = $this->rig->handset()->model();
+
+        return new TravelView(
+            array_map(static fn (TravelRow $row): TravelRowView => $row->shown(), $this->rows),
+            $model,
+            $model === null
+                ? 'How the sub-trim works is not on the card; it is taken to shift everything. A second reading at other settings tells.'
+                : "The sub-trim of this handset {$model->label()}.",
+            $this->context->handset->stepPct,
+            $this->context->handset->maxPct,
+            $this->rig->handset()->scale()->usPer100,
+            $this->context->school(),
+            $this->context->centring(),
+            $this->context->controller?->name,
+            $this->context->leavesHandset() ? $this->commonRange() : null,
+            $this->thresholds(),
+            $this->isDone(),
+        );
+    }
+
+    /** Those of the throttle, where a controller reads it; null: there is none, or nothing is read. */
+    public function thresholds(): ?ThresholdsView
+    {
+        $judge = $this->throttleJudge();
+        if ($judge === null || $this->context->controller === null) {
+            return null;
+        }
+        $set = $this->set();
+
+        return new ThresholdsView(
+            $this->context->controller->name,
+            $set->low,
+            $set->high,
+            $set->deadband,
+            new ThresholdSettings($judge->suggestedLow(), $judge->suggestedHigh(), $judge->suggestedDeadband()),
+            $judge->arms(),
+            $this->thresholdFindings(),
+        );
+    }
+
+    private function progress(): Standing
+    {
+        if ($this->isDone()) {
+            return Standing::done('Every stick reaches its ends and rests in the middle.');
+        }
+        foreach ($this->rows as $row) {
+            $off = round($row->residueUs(), 1);
+            $again = match ($row->state()) {
+                TravelState::Set => "Read $row->function again: its settings were changed.",
+                TravelState::Residue => sprintf('%s is still %g µs off.', ucfirst($row->function), $off),
+                TravelState::Solved => sprintf('%s is %g µs off; the settings that mend it are computed.', ucfirst($row->function), $off),
+                default => null,
+            };
+            if ($again !== null) {
+                return Standing::attention($again);
+            }
+        }
+
+        return Standing::open('Read each stick at both ends and at rest.');
+    }
+
+    private function commonRange(): ?CommonRange
+    {
+        [$lows, $highs] = [[], []];
+        foreach ($this->rows as $row) {
+            if ($row->last() !== null) {
+                $lows[] = $row->last()->reading->lo;
+                $highs[] = $row->last()->reading->hi;
+            }
+        }
+
+        return $lows === [] || $highs === [] ? null : new CommonRange(max($lows), min($highs));
+    }
+
+    private function throttleJudge(): ?Thresholds
+    {
+        foreach ($this->context->controller === null ? [] : $this->rows as $row) {
+            if ($row->function === Letter::Throttle->functionName() && $row->last() !== null) {
+                $set = $this->set();
+
+                return new Thresholds($row->last()->reading, $row->last()->noiseUs ?? 0.0, $set->low, $set->high, $set->deadband);
+            }
+        }
+
+        return null;
+    }
+
+    /** T2 and T3 of the throttle; T4 of every stick whose middle matters. */
+    private function thresholdFindings(): Findings
+    {
+        $findings = ($this->throttleJudge()?->findings() ?? Findings::none())->without(Code::T4);
+        foreach ($this->context->controller === null ? [] : $this->rows as $row) {
+            $last = $this->context->centres($row->function) ? $row->last() : null;
+            $judged = $last === null ? Findings::none() : (new Thresholds($last->reading, $last->noiseUs ?? 0.0, null, null, $this->set()->deadband))->findings();
+            foreach ($judged as $finding) {
+                $findings = $findings->and(new Finding($finding->code, $finding->severity, ucfirst($row->function).': '.lcfirst($finding->message),
+                    $finding->found, $finding->expected, $finding->why, $finding->change));
+            }
+        }
+
+        return $findings;
+    }
+
+    /** As set in this rig, else as on the controller's card. */
+    private function set(): ThresholdSettings
+    {
+        $controller = $this->context->controller;
+        $card = $controller === null ? null : $this->rig->card($controller->id)?->node()->node('thresholds');
+        $own = $this->rig->settings()->node('thresholds');
+        $of = static fn (string $key): ?float => $own?->numberOrNull($key) ?? $card?->numberOrNull($key);
+
+        return new ThresholdSettings($of('low'), $of('high'), $of('deadband'));
+    }
+}

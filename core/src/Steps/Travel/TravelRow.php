@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Steps\Travel;
+
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Finding\Findings;
+use Linguator\Core\Rig\ChannelRecord;
+use Linguator\Core\Rig\ReadingTaken;
+use Linguator\Core\Travel\ChannelSettings;
+use Linguator\Core\Travel\Gimbal;
+use Linguator\Core\Travel\HiddenReversals;
+use Linguator\Core\Travel\Reading;
+use Linguator\Core\Travel\ResidueExplanation;
+use Linguator\Core\Travel\Solution;
+use Linguator\Core\Travel\SubtrimModel;
+use Linguator\Core\Travel\TravelSolver;
+
+/** One channel of the travel step: what was read, where it should be, what to enter, and how far it has come. */
+final readonly class TravelRow
+{
+    /** A reading off a screen is good to a µs. */
+    private const READ_US = 1.0;
+
+    private ChannelRecord $record;
+
+    private ?ReadingTaken $last;
+
+    private ?ReadingTaken $before;
+
+    public Reading $target;
+
+    public function __construct(
+        private TravelContext $context,
+        public int $channel,
+        public string $function,
+        private ?Draft $draft = null,
+    ) {
+        $this->record = new ChannelRecord($context->rig, $channel);
+        $this->target = $context->target($channel, $function);
+        $taken = $this->record->readings();
+        if ($draft !== null) {
+            $taken[] = $draft->taken;
+        }
+        $this->last = $taken === [] ? null : $taken[count($taken) - 1];
+        $this->before = $taken[count($taken) - 2] ?? null;
+    }
+
+    public function now(): ChannelSettings
+    {
+        return $this->record->now();
+    }
+
+    public function last(): ?ReadingTaken
+    {
+        return $this->last;
+    }
+
+    /** What to enter in the handset; null while nothing is read, or the reading contradicts what was set. */
+    public function solution(): ?Solution
+    {
+        if ($this->last === null) {
+            return null;
+        }
+        try {
+            $gimbal = Gimbal::seen($this->context->handset, $this->last->reading, $this->last->with);
+        } catch (DocumentError) {
+            return null;
+        }
+        $target = $this->context->leavesHandset() ? $this->last->reading : $this->target;
+
+        return (new TravelSolver($this->context->handset))->solve($gimbal, $target, $this->last->with, $this->centres(), $this->isToReverse());
+    }
+
+    public function state(): TravelState
+    {
+        if ($this->last === null) {
+            return TravelState::Open;
+        }
+        if (! $this->last->with->equals($this->record->now())) {
+            return TravelState::Set;
+        }
+        if (! $this->isToReverse() && ($this->context->leavesHandset() || $this->residueUs() <= $this->toleranceUs())) {
+            return TravelState::Confirmed;
+        }
+
+        return $this->before !== null && ! $this->before->with->equals($this->last->with) && $this->draft === null ? TravelState::Residue : TravelState::Solved;
+    }
+
+    /** How far the reading is from where it should be (µs). */
+    public function residueUs(): float
+    {
+        if ($this->last === null) {
+            return 0.0;
+        }
+        [$read, $target] = [$this->last->reading, $this->target];
+        $ends = max(abs($read->lo - $target->lo), abs($read->hi - $target->hi));
+
+        return $this->centres() ? max($ends, abs($read->mid - $target->mid)) : $ends;
+    }
+
+    public function findings(): Findings
+    {
+        if ($this->last === null) {
+            return Findings::none();
+        }
+        $servo = $this->last->with->equals($this->record->now()) ? $this->context->servos($this->function)->judge($this->function, $this->last->reading) : null;
+
+        return Findings::of($servo)->and($this->solution()?->findings);
+    }
+
+    public function shown(): TravelRowView
+    {
+        $explanation = $this->explanation();
+
+        return new TravelRowView(
+            $this->channel,
+            $this->function,
+            $this->centres(),
+            $this->record->now(),
+            $this->target,
+            $this->context->targetWhy($this->channel, $this->function),
+            $this->context->servos($this->function),
+            $this->last?->reading,
+            $this->solution(),
+            $this->state(),
+            round($this->residueUs(), 1),
+            round($this->toleranceUs(), 1),
+            $explanation?->sentence,
+            $explanation?->model,
+            $this->hidden()->sentence(),
+            $this->findings(),
+        );
+    }
+
+    private function isToReverse(): bool
+    {
+        return $this->draft->reverse ?? false;
+    }
+
+    private function centres(): bool
+    {
+        return $this->context->centres($this->function) && ! $this->context->centresInController();
+    }
+
+    /** What steps and a reading leave over: half a step of the ends and of the sub-trim, and the reading itself (µs). */
+    private function toleranceUs(): float
+    {
+        $handset = $this->context->handset;
+        $perPercent = $this->context->rig->handset()->scale()->usPer100 / 100;
+        $trim = $handset->subtrimStep * ($handset->model === SubtrimModel::Before ? $perPercent : $handset->usPerUnit);
+
+        return self::READ_US + ($handset->stepPct * $perPercent + $trim) / 2;
+    }
+
+    private function explanation(): ?ResidueExplanation
+    {
+        return $this->before === null || $this->last === null || $this->before->with->equals($this->last->with)
+            ? null
+            : ResidueExplanation::of($this->context->handset, $this->before->reading, $this->before->with, $this->last->reading, $this->last->with);
+    }
+
+    private function hidden(): HiddenReversals
+    {
+        return new HiddenReversals([
+            'the input weight' => $this->record->inputWeight() < 0,
+            'the mix weight' => $this->record->mixWeight() < 0,
+            'the output' => $this->record->now()->reversed,
+        ]);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Steps\Wiring;
+
+/** What runs between two boxes, plug by plug. */
+final readonly class Wire
+{
+    /**
+     * @param  string  $format  Its name.
+     * @param  float|null  $levelV  High level, V.
+     * @param  string  $takes  What the other end takes for a high level.
+     * @param  list<WireRow>  $rows
+     */
+    public function __construct(
+        public string $from,
+        public string $fromName,
+        public string $to,
+        public string $toName,
+        public WireKind $kind,
+        public string $format,
+        public ?string $polarity,
+        public ?float $levelV,
+        public string $takes,
+        public array $rows,
+    ) {
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Tests;
+
+/** Every intent at least once, as a screen sends it: the demo rig, the intent, what is told, the sentence of the history, and a place with what stands there afterwards. */
+final class IntentExamples
+{
+    private const NONE = 'nothing stands there';
+
+    /** @var list<array{string, string, array<string, mixed>, string, string, mixed}> */
+    public const ALL = [
+        ['avocet', 'ask-handset', ['handset' => 'ostrel-9'], 'Handset: Ostrel 9', 'path.handset', 'ostrel-9'],
+        ['avocet', 'ask-craft', ['craft' => 'ruddle-f6'], 'Craft: Ruddle F6', 'path.craft', 'ruddle-f6'],
+        ['avocet', 'ask-channels', ['channels' => 12], '12 channels must get through', 'path.channels', 12],
+        ['avocet', 'allow-relay', ['allowed' => true], 'A relay is allowed', 'path.allow_relay', true],
+        ['avocet', 'allow-relay', ['allowed' => false], 'No relay', 'path.allow_relay', false],
+        ['avocet', 'ask-through', ['boxes' => ['brack-m4']], 'Must be in the chain: Brack M4', 'path.through', ['brack-m4']],
+        ['avocet', 'ask-through', ['boxes' => []], 'Must be in the chain: whatever suits', 'path.through', []],
+        ['dunlin', 'take-path', ['boxes' => ['ostrel-9', 'weft-r16i', 'ruddle-f6'], 'links' => []], 'Path taken: Ostrel 9 → Weft R16i → Ruddle F6', 'settings.links', []],
+        ['dunlin', 'take-cards', ['cards' => ['ostrel-9']], 'Took the edited cards over from the shelf', 'name', 'Dunlin'],
+        ['avocet', 'put-function', ['function' => 'flap', 'channel' => 8], 'Channel 8 carries flap', 'craft.functions.4', ['channel' => 8, 'function' => 'flap']],
+        ['avocet', 'put-function', ['function' => 'camera', 'channel' => 9], 'Channel 9 carries camera', 'craft.functions.5', ['channel' => 9, 'function' => 'camera']],
+        ['avocet', 'remove-function', ['function' => 'flap'], 'flap no longer has a channel', 'craft.functions.4', self::NONE],
+        ['avocet', 'tell-handset-pack', ['pack' => ['chemistry' => 'lipo', 'cells' => 2]], 'Handset pack: 2 LiPo cells', 'settings.pack', ['cells' => 2, 'chemistry' => 'lipo']],
+        ['avocet', 'tell-handset-pack', ['pack' => null], "Handset pack as on the handset's card", 'settings.pack', self::NONE],
+        ['avocet', 'tell-craft-pack', ['pack' => ['chemistry' => 'nimh', 'cells' => 4]], 'Pack in the craft: 4 NiMH cells', 'settings.craft_pack', ['cells' => 4, 'chemistry' => 'nimh']],
+        ['avocet', 'tell-craft-pack', ['pack' => null], 'The craft feeds the receiver itself', 'settings.craft_pack', self::NONE],
+        ['avocet', 'tick-setting', ['box' => 'brack-m4', 'setting' => 'protocol', 'done' => false], 'Not set after all: Brack M4: Dial tarn-b', 'settings.done.brack-m4/protocol', self::NONE],
+        ['mudlark', 'tick-setting', ['box' => 'keelson-plus', 'setting' => 'input', 'done' => true], 'Set in the box: Keelson Plus: Lead-in Pulse train', 'settings.done.keelson-plus/input', 'ppm'],
+        ['avocet', 'colour-wire', ['row' => 'tarn-t7-throttle', 'wire' => 'plus', 'colour' => ' red '], 'Wire Tarn T7, pin 1, marked T: plus is red', 'settings.colours.tarn-t7-throttle', ['ground' => 'black', 'plus' => 'red', 'signal' => 'white']],
+        ['avocet', 'colour-wire', ['row' => 'tarn-t7-rudder', 'wire' => 'signal', 'colour' => ''], 'Wire Tarn T7, pin 4, marked R: signal is not said', 'settings.colours.tarn-t7-rudder', self::NONE],
+        ['avocet', 'tell-wired', ['wired' => false], 'Not wired after all', 'settings.done.rig/wiring', self::NONE],
+        ['avocet', 'tell-antenna', ['antenna' => ' up the fin '], 'The antenna sits: up the fin', 'settings.antenna', 'up the fin'],
+        ['avocet', 'tell-antenna', ['antenna' => ''], 'Where the antenna sits: not said', 'settings.antenna', self::NONE],
+        ['avocet', 'log-attempt', ['hop' => 1, 'variant' => 'auto', 'channel_mode' => 'as it is', 'distance_m' => 2, 'bound' => false, 'note' => ''], 'Did not bind: auto, at 2 m', 'attempts.last', ['at' => '2026-11-24T10:00:00Z', 'bound' => false, 'channel_mode' => 'as it is', 'distance_m' => 2, 'hop' => 1, 'variant' => 'auto']],
+        ['avocet', 'prove-bind', ['hop' => 1, 'passed' => false], 'Bind not proven: the light does not follow the handset', 'checks.last.result', 'fail'],
+        ['mudlark', 'plug-by-labels', [], 'Plugs go by the labels again', 'settings.plugs', self::NONE],
+        ['avocet', 'set-handset-order', ['order' => 'TREA'], 'Handset order TREA', 'settings.order', 'TREA'],
+        ['avocet', 'keep-order-check', ['moved' => ['A' => 'A', 'E' => 'E', 'T' => null, 'R' => 'R']], 'Order checked, failed: Stick T moved nothing instead of channel 1.', 'checks.last.observed', 'A on 2, E on 3, T on none, R on 4'],
+        ['avocet', 'keep-reading', ['channel' => 1, 'lo' => 1050, 'mid' => 1500, 'hi' => 1950], 'Channel 1 read: 1050 / 1500 / 1950 µs', 'settings.channels.0.ends_us', [1050, 1500, 1950]],
+        ['dunlin', 'take-settings', ['channels' => [4]], 'Ends and sub-trim entered for channel 4', 'settings.channels.3.subtrim', -18],
+        ['dunlin', 'copy-settings', ['from' => 1, 'to' => [2]], 'Settings of channel 1 copied to channel 2', 'settings.channels.1.lo_pct', 100],
+        ['dunlin', 'tell-subtrim-model', ['model' => 'pivot'], 'The sub-trim of this handset moves only the centre', 'chain.0.scale.subtrim_model', 'pivot'],
+        ['dunlin', 'choose-school', ['school' => 'leave'], "The handset stays; the reader's range is set", 'settings.school', 'leave'],
+        ['dunlin', 'choose-centring', ['centring' => 'controller'], 'Centres are mended in the controller', 'settings.centring', 'controller'],
+        ['dunlin', 'set-thresholds', ['low' => 1095, 'deadband' => 4.5], 'Ruddle F6: low threshold 1095 µs, dead band 4.5 µs', 'settings.thresholds.low', 1095],
+        ['dunlin', 'assign-switch', ['function' => 'light'], 'light is to ride on channel 8', 'settings.switches.3', ['channel' => 8, 'function' => 'light']],
+        ['dunlin', 'set-switch', ['function' => 'arm', 'power_up' => 2], 'arm: position 2 at power-up', 'settings.switches.0.power_up', 2],
+        ['dunlin', 'set-switch', ['function' => 'arm', 'curve' => [-50, 50]], 'arm: levels -50, 50 %', 'settings.switches.0.curve', [-50, 50]],
+        ['dunlin', 'set-switch', ['function' => 'arm', 'switch' => null], 'arm on switch not said', 'settings.switches.0.switch', self::NONE],
+        ['dunlin', 'remove-switch', ['function' => 'mode'], 'mode is off its switch', 'settings.switches.2', self::NONE],
+        ['dunlin', 'add-window', ['function' => 'arm', 'name' => 'lamp'], 'Window lamp on channel 5', 'settings.windows.last', ['channel' => 5, 'hi' => 2112, 'lo' => 1812, 'name' => 'lamp', 'wanted' => [2]]],
+        ['dunlin', 'set-window', ['window' => 'arm', 'channel' => 5, 'position' => 0, 'lo' => 1650.5], 'Window arm: from 1650.5 µs', 'settings.windows.0.lo', 1650.5],
+        ['dunlin', 'want-position', ['window' => 'arm', 'channel' => 5, 'position' => 0, 'holds' => 1, 'wanted' => true], 'Window arm: position 1, 2', 'settings.windows.0.wanted', [1, 2]],
+        ['dunlin', 'widen-window', ['window' => 'arm', 'channel' => 5, 'position' => 7], 'Window arm reaches from 1700 to 2100 µs', 'settings.windows.0.hi', 2100],
+        ['dunlin', 'remove-window', ['window' => 'arm', 'channel' => 5, 'position' => 0], 'Window arm removed', 'settings.windows.3', self::NONE],
+        ['dunlin', 'set-rates', ['channel' => 1, 'low_rate_pct' => 70, 'expo_pct' => -12.5], 'aileron: low rate 70 %, expo -12.5 %', 'settings.channels.0.expo_pct', -12.5],
+        ['avocet', 'tick-handset', ['item' => 'trims', 'done' => true], 'Handset ready: trims', 'settings.done.handset/trims', true],
+        ['avocet', 'tell-memory', ['memory' => '12'], 'Model memory: 12', 'settings.memory', 12],
+        ['avocet', 'tell-memory', ['memory' => '00'], 'Model memory: 00', 'settings.memory', '00'],
+        ['avocet', 'tell-memory', ['memory' => ''], 'Model memory not said', 'settings.memory', self::NONE],
+        ['avocet', 'tell-receiver-number', ['number' => 0], 'Receiver number: 0', 'settings.receiver_number', 0],
+        ['avocet', 'tell-receiver-number', ['number' => null], 'Receiver number not said', 'settings.receiver_number', self::NONE],
+        ['avocet', 'tell-stick-mode', ['mode' => 3], 'Stick mode 3', 'settings.stick_mode', 3],
+        ['avocet', 'tell-stick-mode', ['mode' => null], 'Stick mode as on the card', 'settings.stick_mode', self::NONE],
+        ['oystercatcher', 'set-failsafe', ['hop' => 1, 'mode' => 'stored', 'set_by' => 'handset', 'stored_us' => [1500, null]], 'Failsafe of hop 1 set: stored', 'settings.failsafe.0.stored_us', [1500, null]],
+        ['oystercatcher', 'test-failsafe', ['hop' => 2, 'passed' => true, 'observed' => 'all stopped', 'by' => 'Wren'], 'Failsafe of hop 2 tested, passed: all stopped', 'name', 'Oystercatcher'],
+        ['avocet', 'make-check', ['check' => 'range', 'passed' => false, 'observed' => 'rudder twitched'], 'Range check checked, failed: rudder twitched', 'checks.last.result', 'fail'],
+        ['avocet', 'sign-off', ['by' => ' Wren ', 'note' => 'calm'], 'Signed off by Wren', 'sign_offs.1.note', 'calm'],
+        ['avocet', 'tell-indoors', ['indoors' => true], 'It stays within one room: no range check', 'craft.indoors', true],
+        ['avocet', 'write-note', ['text' => ' the pack was cold '], 'the pack was cold', 'name', 'Avocet'],
+    ];
+
+    /** What stands at a place of a document, positions included. */
+    public static function at(\stdClass $document, string $place): mixed
+    {
+        $value = $document;
+        foreach (explode('.', $place) as $step) {
+            $value = match (true) {
+                $value instanceof \stdClass && property_exists($value, $step) => $value->{$step},
+                is_array($value) && $step === 'last' && $value !== [] => $value[count($value) - 1],
+                is_array($value) && array_key_exists((int) $step, $value) => $value[(int) $step],
+                default => self::NONE,
+            };
+        }
+
+        return $value;
+    }
+}

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { choicesQuery, type PackChoice } from '@/api/choices'
+import type { GearCardSchemaJsonDefsPack as Pack } from '@/api/rigs'
+import type { Save } from '@/composables/useDraft'
+import SelectField from './form/SelectField.vue'
+
+export interface PackSelectProps {
+  pack: Pack | null
+  /** Whose pack it is: they differ in what is usual. */
+  where: 'handset' | 'craft'
+  /** What it means that none is chosen. */
+  none: string
+  prefix?: string
+  save: Save<Pack | null>
+}
+const props = defineProps<PackSelectProps>()
+
+const choices = useQuery(choicesQuery)
+const packs = computed<PackChoice[]>(() => choices.data.value?.packs[props.where] ?? [])
+const keyOf = (pack: { chemistry: string; cells: number }) => `${pack.chemistry} ${pack.cells}`
+const value = computed(() => (props.pack ? keyOf(props.pack) : ''))
+const isUnusual = computed(() => props.pack !== null && !packs.value.some((one) => keyOf(one) === value.value))
+
+function tell(key: string): Promise<boolean> {
+  const [chemistry, cells] = key.split(' ')
+  return props.save(key === '' ? null : ({ chemistry, cells: Number(cells) } as Pack))
+}
+</script>
+
+<template>
+  <SelectField :value="value" :save="tell">
+    <option value="">{{ none }}</option>
+    <option v-if="isUnusual && pack" :value="value">{{ prefix }}{{ pack.cells }} {{ pack.chemistry }}</option>
+    <option v-for="one in packs" :key="keyOf(one)" :value="keyOf(one)">{{ prefix }}{{ one.label }}</option>
+  </SelectField>
+</template>

@@ -1,0 +1,30 @@
+<script setup lang="ts">
+/** A field with its label above it; `isGrowing`: it takes the room that is left. */
+export interface LabelledFieldProps {
+  label: string
+  isGrowing?: boolean
+}
+defineProps<LabelledFieldProps>()
+</script>
+
+<template>
+  <label class="labelled" :class="{ grow: isGrowing }"
+    ><span>{{ label }}</span> <slot
+  /></label>
+</template>
+
+<style scoped>
+.labelled {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+  gap: 0.15rem;
+  font-size: 0.9rem;
+}
+.grow {
+  flex: 1 1 14rem;
+}
+.labelled :deep(.field) {
+  max-width: 100%;
+}
+</style>

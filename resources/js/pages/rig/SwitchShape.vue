@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import type { SwitchRowView, Told } from '@/api/rigs'
+import LabelledField from '@/components/form/LabelledField.vue'
+import NumberField from '@/components/form/NumberField.vue'
+import SelectField from '@/components/form/SelectField.vue'
+import TextField from '@/components/form/TextField.vue'
+import type { RigHandle } from '@/composables/useRig'
+import { numbersFrom } from '@/lib/numberText'
+
+/** What a switch sends at each of its positions. */
+export interface SwitchShapeProps {
+  row: SwitchRowView
+  handle: RigHandle
+}
+const props = defineProps<SwitchShapeProps>()
+
+const MOST_LEVELS = 12
+
+const tell = (told: Omit<Told<'set-switch'>, 'function'>) => props.handle.intend('set-switch', { function: props.row.function, ...told })
+const tellWeight = (weight: number | null) => tell({ weight: weight ?? 0 })
+const tellOffset = (offset: number | null) => tell({ offset: offset ?? 0 })
+const tellPowerUp = (position: string) => tell({ power_up: Number(position) })
+const tellLevels = (text: string) => tell({ curve: text === '' ? null : (numbersFrom(text) ?? null) })
+
+function areLevels(text: string): boolean {
+  const levels = text.trim() === '' ? [] : numbersFrom(text)
+  return levels !== null && levels.length !== 1 && levels.length <= MOST_LEVELS
+}
+</script>
+
+<template>
+  <div class="shape">
+    <LabelledField label="Weight, %"
+      ><NumberField :value="row.weight" :save="tellWeight" is-signed :lowest="-1000" :highest="1000" maxlength="7"
+    /></LabelledField>
+    <LabelledField label="Offset, %"
+      ><NumberField :value="row.offset" :save="tellOffset" is-signed :lowest="-1000" :highest="1000" maxlength="7"
+    /></LabelledField>
+    <LabelledField label="Level of each position, %"
+      ><TextField
+        class="value wide"
+        :value="(row.curve ?? []).join(' ')"
+        :reads="areLevels"
+        :save="tellLevels"
+        maxlength="60"
+        placeholder="evenly spread"
+    /></LabelledField>
+    <LabelledField label="At power-up"
+      ><SelectField :value="String(row.power_up)" :save="tellPowerUp">
+        <option v-for="level in row.levels" :key="level.position" :value="String(level.position)">position {{ level.position }}</option>
+      </SelectField></LabelledField
+    >
+  </div>
+</template>
+
+<style scoped>
+.shape {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem 1rem;
+  margin: 0.5rem 0;
+}
+.shape :deep(.field) {
+  width: 6rem;
+}
+.shape :deep(.wide),
+.shape :deep(select.field) {
+  width: 10rem;
+}
+</style>

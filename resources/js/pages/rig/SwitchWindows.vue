@@ -1,0 +1,178 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { SwitchRowView, SwitchWindowView } from '@/api/rigs'
+import NumberField from '@/components/form/NumberField.vue'
+import TickField from '@/components/form/TickField.vue'
+import type { RigHandle } from '@/composables/useRig'
+import FindingLine from './FindingLine.vue'
+
+/** The windows in the controller that this switch is to hit. */
+export interface SwitchWindowsProps {
+  row: SwitchRowView
+  /** Whether there is a controller that has windows. */
+  hasController: boolean
+  handle: RigHandle
+}
+const props = defineProps<SwitchWindowsProps>()
+
+const newName = ref('')
+
+/** Which window is meant, even if another went meanwhile. */
+const named = (window: SwitchWindowView) => ({ window: window.name, channel: window.channel, position: window.position })
+
+const edge = (window: SwitchWindowView, key: 'lo' | 'hi') => (us: number | null) =>
+  props.handle.intend('set-window', { ...named(window), [key]: us ?? window[key] })
+
+const want = (window: SwitchWindowView, holds: number) => (wanted: boolean) =>
+  props.handle.intend('want-position', { ...named(window), holds, wanted })
+
+/** The field is free for the next one at once; what was not taken comes back into it. */
+async function add(): Promise<void> {
+  const name = newName.value.trim()
+  newName.value = ''
+  const isTaken = await props.handle.intend('add-window', { function: props.row.function, ...(name === '' ? {} : { name }) })
+  if (!isTaken && newName.value === '') newName.value = name
+}
+</script>
+
+<template>
+  <div>
+    <table v-if="row.windows.length > 0" class="windows">
+      <thead>
+        <tr>
+          <th scope="col">window in the controller</th>
+          <th scope="col">from, µs</th>
+          <th scope="col">to, µs</th>
+          <th scope="col">should hold position</th>
+          <th scope="col"><span class="sr-only">remove</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="window in row.windows" :key="window.position">
+          <td>
+            <b>{{ window.name }}</b> <span :class="window.ok ? 'muted' : 'miss'">{{ window.ok ? 'fits' : 'does not fit' }}</span>
+          </td>
+          <td>
+            <NumberField
+              class="edge"
+              :value="window.lo"
+              :save="edge(window, 'lo')"
+              :lowest="1"
+              :highest="5000"
+              :aria-label="`${window.name}, from`"
+              maxlength="6"
+            />
+          </td>
+          <td>
+            <NumberField
+              class="edge"
+              :value="window.hi"
+              :save="edge(window, 'hi')"
+              :lowest="1"
+              :highest="5000"
+              :aria-label="`${window.name}, to`"
+              maxlength="6"
+            />
+          </td>
+          <td class="wants">
+            <label v-for="level in row.levels" :key="level.position"
+              ><TickField
+                :value="window.wanted.includes(level.position)"
+                :save="want(window, level.position)"
+                :aria-label="`${window.name} holds position ${level.position}`"
+              />
+              {{ level.position }}</label
+            >
+          </td>
+          <td>
+            <button
+              type="button"
+              class="link-button small"
+              :aria-label="`Remove window ${window.name}`"
+              @click="handle.intend('remove-window', named(window))"
+            >
+              remove
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <template v-for="window in row.windows" :key="`f${window.position}`">
+      <div v-for="finding in window.findings" :key="finding.code + finding.message" class="finding-row">
+        <FindingLine :finding="finding" />
+        <a-button v-if="finding.code === 'S1'" size="small" :aria-label="`Widen ${window.name}`" @click="handle.intend('widen-window', named(window))"
+          >Widen it</a-button
+        >
+      </div>
+    </template>
+    <form v-if="hasController" class="new" @submit.prevent="add">
+      <input
+        v-model="newName"
+        class="field"
+        :aria-label="`New window for ${row.function}`"
+        :placeholder="row.windows.length === 0 ? row.function : 'another window'"
+        maxlength="60"
+      />
+      <a-button size="small" html-type="submit">Add a window</a-button>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.windows td {
+  vertical-align: middle;
+}
+.edge {
+  width: 5.2rem;
+  min-height: 32px;
+  text-align: right;
+}
+.wants label {
+  margin-right: 0.7rem;
+  white-space: nowrap;
+}
+.miss {
+  color: var(--amber-text);
+  font-weight: 600;
+}
+.finding-row {
+  display: flex;
+  align-items: center;
+  gap: 0.8rem;
+}
+.finding-row > :first-child {
+  flex: 1;
+}
+.new {
+  display: flex;
+  gap: 0.5rem;
+  margin-top: 0.6rem;
+}
+.new .field {
+  min-height: 32px;
+}
+.wants :deep(.tick-field) {
+  width: 18px;
+  height: 18px;
+  vertical-align: -4px;
+}
+@media (max-width: 700px) {
+  .windows thead {
+    display: none;
+  }
+  .windows tr {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.3rem 0.6rem;
+    border-bottom: 1px solid var(--line);
+    padding: 0.4rem 0;
+  }
+  .windows td {
+    border: 0;
+    padding: 0;
+  }
+  .windows td:first-child {
+    width: 100%;
+  }
+}
+</style>

@@ -1,0 +1,216 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { TravelRowView, TravelView, UnitMap } from '@/api/rigs'
+import PulseField from '@/components/PulseField.vue'
+import StateMark from '@/components/StateMark.vue'
+import TravelRuler from '@/components/TravelRuler.vue'
+import type { useTravelDrafts } from '@/composables/useTravelDrafts'
+import { useUnits } from '@/composables/useUnits'
+import { figure } from '@/lib/numberText'
+import { cellsFrom, SIDES } from '@/lib/paste'
+import { TRAVEL_STATES } from './travelStates'
+
+/** One channel: what is read, where it should be, what to set. */
+export interface TravelRowProps {
+  row: TravelRowView
+  view: TravelView
+  units: UnitMap
+  drafts: Pick<ReturnType<typeof useTravelDrafts>, 'valueOf' | 'type' | 'put' | 'enter' | 'leave'>
+  problem: { message: string; path: string } | null
+  /** Whether it says why its target is where it is: the rows differ in it. */
+  tellsWhy: boolean
+}
+const props = defineProps<TravelRowProps>()
+defineEmits<{ next: []; reverse: []; copy: [to: number[]] }>()
+
+const SIDE_WORDS = { lo: 'low', mid: 'middle', hi: 'high' }
+const STATES = TRAVEL_STATES
+const { word, shown } = useUnits(() => props.units)
+const setting = computed(() => (props.row.solution && STATES[props.row.state].isToSet ? props.row.solution.settings : props.row.now))
+/** Sticks that could take the settings of this one over. */
+const copiesTo = computed(() =>
+  STATES[props.row.state].isSet
+    ? props.view.rows.filter((other) => other.channel !== props.row.channel && other.centres && other.state === 'open').map((other) => other.channel)
+    : [],
+)
+
+function leave(event: FocusEvent): void {
+  const to = event.relatedTarget as Node | null
+  if (!to || !(event.currentTarget as HTMLElement).contains(to)) props.drafts.leave(props.row)
+}
+</script>
+
+<template>
+  <div class="line" role="row" @focusin="drafts.enter(row)" @focusout="leave">
+    <span class="value ch" role="cell">{{ row.channel }}</span>
+    <span class="function" role="cell"
+      ><b>{{ row.function }}</b
+      ><small v-if="tellsWhy" class="muted">{{ row.target_why }}</small></span
+    >
+    <span class="reads" role="cell">
+      <PulseField
+        v-for="side in SIDES"
+        :key="side"
+        :value="drafts.valueOf(row, side)"
+        :label="`${row.function}, ${SIDE_WORDS[side]} (${word})`"
+        :units="units"
+        :is-wrong="problem?.path.endsWith(side) ?? false"
+        @change="drafts.type(row, side, $event)"
+        @next="$emit('next')"
+        @paste="drafts.put(row, cellsFrom($event, side))"
+      />
+    </span>
+    <span class="ruler-cell" role="cell"
+      ><TravelRuler
+        :target="row.target"
+        :read="row.reading"
+        :after="row.solution && !STATES[row.state].isSet ? row.solution.predicted : null"
+        :safe="row.safe"
+        :label="`${row.function}: target ${figure(row.target.lo)}, ${figure(row.target.mid)}, ${figure(row.target.hi)} µs${row.reading ? `; read ${figure(row.reading.lo)}, ${figure(row.reading.mid)}, ${figure(row.reading.hi)} µs` : ''}`"
+    /></span>
+    <span class="value ends" role="cell"
+      ><span>{{ figure(setting.lo_pct) }} <small>%</small></span
+      ><span>{{ figure(setting.hi_pct) }} <small>%</small></span></span
+    >
+    <span class="value" role="cell"><small class="only-phone muted">sub-trim </small>{{ row.centres ? figure(setting.subtrim, 2) : '–' }}</span>
+    <span class="state" role="cell"
+      ><StateMark :state="STATES[row.state].mark" /><small>{{ STATES[row.state].word }}</small></span
+    >
+    <span v-if="problem" class="wide problem" role="cell"
+      ><span role="alert">{{ problem.message }}</span></span
+    >
+    <span v-else-if="row.explanation" class="wide band" role="cell">{{ row.explanation }}</span>
+    <span v-else-if="row.state !== 'open'" class="wide more" role="cell">
+      <b>{{ STATES[row.state].word }}</b>: <template v-if="row.state === 'confirmed'">within {{ figure(row.residue_us) }} µs</template>
+      <template v-else-if="row.state === 'set'">the settings were entered</template>
+      <template v-else-if="row.solution"
+        >{{ figure(row.residue_us) }} µs off now; will give
+        <b class="value"
+          >{{ shown(row.solution.predicted.lo) }} / {{ shown(row.solution.predicted.mid) }} / {{ shown(row.solution.predicted.hi) }} {{ word }}</b
+        ></template
+      >
+      <template v-if="row.now.reversed"> · reversed in the handset</template>
+      <button type="button" class="link-button small" :aria-label="`Reverse ${row.function}`" @click="$emit('reverse')">moves the wrong way</button>
+      <button v-if="copiesTo.length > 0" type="button" class="link-button small" @click="$emit('copy', copiesTo)">same for the other sticks</button>
+    </span>
+    <span v-if="row.hidden" class="wide muted small" role="cell">{{ row.hidden }}</span>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  display: grid;
+  grid-template-columns: 1.2rem 5.6rem 15.6rem minmax(120px, 1fr) 5rem 3.2rem 1.5rem;
+  gap: 0.2rem 0.7rem;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+  padding: 0.45rem 0;
+}
+.ch {
+  font-size: 1.05rem;
+}
+.function {
+  display: flex;
+  flex-direction: column;
+  line-height: 1.25;
+  text-transform: none;
+}
+.function b::first-letter {
+  text-transform: uppercase;
+}
+.function small {
+  font-size: 0.78rem;
+}
+.reads {
+  display: flex;
+  gap: 0.35rem;
+}
+.ends {
+  display: flex;
+  flex-direction: column;
+  line-height: 1.35;
+  font-size: 1.02rem;
+}
+.ends small {
+  color: var(--muted);
+}
+.state small,
+.only-phone {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
+.state {
+  position: relative;
+  display: flex;
+  gap: 0.35rem;
+  align-items: center;
+  line-height: 1.1;
+}
+.wide {
+  grid-column: 2 / -1;
+  font-size: 0.88rem;
+}
+.more {
+  color: var(--muted);
+}
+.more b {
+  color: var(--ink);
+}
+.more .link-button {
+  margin-left: 0.9rem;
+}
+.problem {
+  color: var(--stop);
+}
+@media (max-width: 1180px) {
+  .line {
+    grid-template-columns: 1.2rem minmax(5rem, 1fr) 15.6rem 5rem 3.2rem 1.5rem;
+  }
+  .ruler-cell {
+    grid-column: 2 / -1;
+    grid-row: 2;
+  }
+}
+@media (max-width: 700px) {
+  .line {
+    grid-template-columns: 1.4rem 1fr auto auto;
+    gap: 0.4rem 0.6rem;
+    padding: 0.8rem 0;
+  }
+  .reads {
+    grid-column: 1 / -1;
+    grid-row: 2;
+    justify-content: space-between;
+  }
+  .reads :deep(.pulse) {
+    width: 31%;
+    min-height: 48px;
+    font-size: 1.2rem;
+  }
+  .ruler-cell {
+    grid-column: 1 / -1;
+    grid-row: 3;
+  }
+  .ends {
+    grid-row: 4;
+    align-items: baseline;
+    grid-column: 1 / 3;
+    flex-direction: row;
+    gap: 0.8rem;
+  }
+  .state small,
+  .only-phone {
+    position: static;
+    width: auto;
+    height: auto;
+    clip-path: none;
+  }
+  .state {
+    grid-row: 1;
+    grid-column: 3 / -1;
+  }
+}
+</style>
