@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
+import { useDebounceFn } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { ApiError, deleteJson, postJson, putJson, sentenceOf } from '@/api/http'
 import { type CardData, type CardDocument, type GearKind, KINDS, shelfQuery } from '@/api/shelf'
+import TextField from '@/components/form/TextField.vue'
 import { useNotice } from '@/composables/useNotice'
 import CardLabel from './CardLabel.vue'
 import FieldRow from './FieldRow.vue'
@@ -31,7 +33,10 @@ const problem = ref('')
 const saved = ref('')
 const asText = ref<string | null>(null)
 const nameField = ref<HTMLInputElement | null>(null)
-let timer = 0
+/** One after the other: each save goes by the revision that the one before it left. */
+let line: Promise<void> = Promise.resolve()
+let isGone = false
+const soon = useDebounceFn(() => (isGone ? undefined : save()), WAIT_MS)
 
 function opened(): CardDocument {
   if (props.data !== null) return props.data.card
@@ -47,10 +52,7 @@ onMounted(() => {
 watch(card, (now) => {
   saved.value = ''
   if (isNew.value) localStorage.setItem(DRAFT, JSON.stringify(now))
-  else {
-    window.clearTimeout(timer)
-    timer = window.setTimeout(() => void save(), WAIT_MS)
-  }
+  else void soon()
 })
 
 function change(entry: Entry): void {
@@ -66,7 +68,12 @@ function rekind(event: Event): void {
   card.value = { id: card.value.id, kind: (event.target as HTMLSelectElement).value as GearKind, name: card.value.name }
 }
 
-async function save(): Promise<void> {
+function save(): Promise<void> {
+  line = line.then(send)
+  return line
+}
+
+async function send(): Promise<void> {
   problem.value = ''
   const body = asText.value === null ? { card: card.value } : { text: asText.value }
   try {
@@ -112,7 +119,7 @@ async function toText(): Promise<void> {
 
 async function remove(): Promise<void> {
   const { deleted, rigs } = await deleteJson<{ deleted: CardDocument; rigs: { name: string }[] }>(`/shelf/${card.value.id}`)
-  window.clearTimeout(timer)
+  isGone = true
   await client.invalidateQueries({ queryKey: shelfQuery.queryKey })
   const still = rigs.length === 0 ? '' : ` ${rigs.map((rig) => rig.name).join(', ')} keep${rigs.length === 1 ? 's' : ''} a copy of it.`
   notice.say(`${deleted.name} is off the shelf.${still}`, { label: 'Put it back', run: () => void putBack(deleted) })
@@ -125,14 +132,15 @@ async function putBack(deleted: CardDocument): Promise<void> {
   await router.push(`/shelf/${deleted.id}`)
 }
 
-function aliases(event: Event): void {
-  const names = (event.target as HTMLInputElement).value
+function tellAliases(text: string): Promise<boolean> {
+  const names = text
     .split(',')
     .map((name) => name.trim())
     .filter((name) => name !== '')
   const rest: Entry = { ...card.value }
   delete rest.alias
   change(names.length === 0 ? rest : { ...rest, alias: names })
+  return Promise.resolve(true)
 }
 
 const aliasText = computed(() => ((getAt(card.value, 'alias') as string[] | undefined) ?? []).join(', '))
@@ -156,8 +164,7 @@ const aliasText = computed(() => ((getAt(card.value, 'alias') as string[] | unde
           </select></label
         >
         <label class="name"
-          >What else do manuals call it?
-          <input class="field" :value="aliasText" placeholder="several, parted by commas" autocomplete="off" @change="aliases"
+          >What else do manuals call it? <TextField :value="aliasText" :save="tellAliases" placeholder="several, parted by commas"
         /></label>
       </div>
       <template v-if="asText === null">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
+import TextField from '@/components/form/TextField.vue'
 import { type Entry, getAt, isEntry, setAt } from './cardPaths'
 import type { Field } from './fields'
 
@@ -26,16 +27,26 @@ function number(raw: string): number | undefined {
   return raw.trim() === '' || !Number.isFinite(parsed) ? undefined : parsed
 }
 
-function typed(event: Event): void {
-  const raw = (event.target as HTMLInputElement | HTMLSelectElement).value
+const wordsOf = (raw: string) => raw.split(/[\s;,]+/).filter((word) => word !== '')
+
+/** What cannot be meant stays in the field and is marked. */
+function reads(raw: string): boolean {
+  if (props.field.type === 'number') return raw.trim() === '' || number(raw) !== undefined
+  return props.field.type !== 'numbers' || wordsOf(raw).every((word) => number(word) !== undefined)
+}
+
+function tell(raw: string): Promise<boolean> {
   if (props.field.type === 'number') put(number(raw))
   else if (props.field.type === 'numbers' || props.field.type === 'words') {
-    const words = raw.split(/[\s;,]+/).filter((word) => word !== '')
-    const items = props.field.type === 'words' ? words : words.map(number).filter((item) => item !== undefined)
+    const items = props.field.type === 'words' ? wordsOf(raw) : wordsOf(raw).map(number)
     put(items.length === 0 ? undefined : items)
-  } else if (props.field.type === 'choice')
-    put(raw === '' ? undefined : raw === 'true' ? true : raw === 'false' ? false : props.field.key === 'sticks.mode' ? Number(raw) : raw)
-  else put(raw.trim() === '' ? undefined : raw.trim())
+  } else put(raw === '' ? undefined : raw)
+  return Promise.resolve(true)
+}
+
+function choose(event: Event): void {
+  const raw = (event.target as HTMLSelectElement).value
+  put(raw === '' ? undefined : raw === 'true' ? true : raw === 'false' ? false : props.field.key === 'sticks.mode' ? Number(raw) : raw)
 }
 
 function tick(option: string, event: Event): void {
@@ -88,20 +99,19 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
   </fieldset>
   <label v-else class="one" :for="id">
     <span>{{ field.question }}</span>
-    <select v-if="field.type === 'choice'" :id="id" class="field" :value="text" @change="typed">
+    <select v-if="field.type === 'choice'" :id="id" class="field" :value="text" @change="choose">
       <option value="">not known</option>
       <option v-for="[option, label] in field.options" :key="option" :value="option">{{ label }}</option>
     </select>
     <span v-else class="with-unit">
-      <input
+      <TextField
         :id="id"
-        class="field"
         :class="{ value: field.type !== 'text' }"
         :value="text"
+        :reads="reads"
+        :save="tell"
         :placeholder="field.hint ?? 'not known'"
         :inputmode="field.type === 'number' ? 'decimal' : undefined"
-        autocomplete="off"
-        @change="typed"
       />
       <span v-if="field.unit" class="muted small">{{ field.unit }}</span>
     </span>
