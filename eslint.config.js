@@ -2,6 +2,23 @@ import js from '@eslint/js'
 import vue from 'eslint-plugin-vue'
 import ts from 'typescript-eslint'
 
+/** The front end in its order: each folder uses the earlier ones only. */
+const LAYERS = ['lib', 'api', 'composables', 'components', 'pages']
+const oneWay = LAYERS.slice(0, -1).map((layer, k) => ({
+  files: [`resources/js/${layer}/**/*.{ts,vue}`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: LAYERS.slice(k + 1).map((later) => ({
+          group: [`@/${later}/*`, `@/${later}`, `**/../${later}/*`],
+          message: `${layer}/ uses nothing of ${later}/: the order is ${LAYERS.join(' ← ')}.`,
+        })),
+      },
+    ],
+  },
+}))
+
 export default ts.config(
   { ignores: ['public/**', 'vendor/**', 'storage/**', 'resources/js/api/generated/**', 'test-results/**', 'playwright-report/**'] },
   js.configs.recommended,
@@ -41,4 +58,5 @@ export default ts.config(
       'vue/require-default-prop': 'off',
     },
   },
+  ...oneWay,
 )

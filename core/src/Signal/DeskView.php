@@ -29,7 +29,7 @@ final readonly class DeskView
     {
     }
 
-    /** @return array{sentence: string, spans: list<array<string, mixed>>, has_times: bool, ends_us: float|null, frame_us: float|null, byte_us: float|null, bit_us: float|null, card_draft: string|null} */
+    /** @return array{sentence: string, spans: list<array<string, mixed>>, has_times: bool, ends_us: float|null, frame_us: float|null, median_ms: float|null, late_above_ms: float|null, byte_us: float|null, bit_us: float|null, card_draft: string|null} */
     public function toArray(): array
     {
         $tally = $this->decoding->tally ?? new FrameTally(null, 0);
@@ -50,6 +50,8 @@ final readonly class DeskView
             'has_times' => ($spans[0]['t_ms'] ?? null) !== null,
             'ends_us' => $last === null ? $this->decoding->headEndsUs : ($last['t_ms'] === null ? $tally->good * ($this->decoding->card->usualMs ?? 0.0) * 1000 : $last['t_ms'] * 1000 + 2 * ($tally->periods->medianUs() ?? 0.0)),
             'frame_us' => $frameUs,
+            'median_ms' => self::ms($tally->periods->medianUs()),
+            'late_above_ms' => self::ms($tally->periods->lateAboveUs()),
             'byte_us' => $line?->byteUs(),
             'bit_us' => $line?->bitUs,
             'card_draft' => $this->decoding->format === null && ! $this->decoding->isLog ? CardDraft::text($this->decoding) : null,
@@ -78,6 +80,11 @@ final readonly class DeskView
                 ? array_map(static fn (int $channel, int $ns): array => ['channel' => $channel, 'from_bit' => null, 'bits' => null, 'raw' => null, 'us' => $ns / 1000], array_keys($picked['widths'] ?? []), $picked['widths'] ?? [])
                 : $anatomy->channels((string) $picked['frame']),
         ];
+    }
+
+    private static function ms(?float $us): ?float
+    {
+        return $us === null ? null : Steps::clean($us / 1000);
     }
 
     private function line(): ?LineSetting

@@ -49,13 +49,21 @@ final class PeriodTally
 
     public function lateFrames(): int
     {
-        $median = $this->medianUs();
+        $above = $this->lateAboveUs();
         $late = 0;
         foreach ($this->bins as [$count, $sum]) {
-            $late += $median !== null && $sum / $count > self::LATE * $median ? $count : 0;
+            $late += $above !== null && $sum / $count > $above ? $count : 0;
         }
 
         return $late;
+    }
+
+    /** A frame that comes after more than this is late, µs; null: no two frames with times. */
+    public function lateAboveUs(): ?float
+    {
+        $median = $this->medianUs();
+
+        return $median === null ? null : self::LATE * $median;
     }
 
     public function medianUs(): ?float

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { CurvePoint } from '@/api/rigs'
+import { placed } from '@/lib/scale'
 
 export interface CurveDrawingProps {
   curve: CurvePoint[]
@@ -9,8 +10,9 @@ export interface CurveDrawingProps {
 defineProps<CurveDrawingProps>()
 
 const SIZE = 132
-const x = (pct: number) => 6 + ((pct + 100) / 200) * (SIZE - 12)
-const y = (pct: number) => SIZE - 6 - ((Math.max(-125, Math.min(125, pct)) + 125) / 250) * (SIZE - 12)
+const EDGE = 6
+const x = placed({ from: -100, to: 100 }, { from: EDGE, to: SIZE - EDGE })
+const y = placed({ from: -125, to: 125 }, { from: SIZE - EDGE, to: EDGE }, true)
 const path = (points: CurvePoint[]) =>
   points.map((point, k) => `${k === 0 ? 'M' : 'L'}${x(point.stick_pct).toFixed(1)} ${y(point.out_pct).toFixed(1)}`).join('')
 </script>

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { figure } from '@/lib/numberText'
+import { msOf, placed, stacked } from '@/lib/scale'
 
 export interface FrameDrawingProps {
   frameUs: number
   /** Length of every channel in the worst case, µs. */
   channels: { us: number; held: boolean }[]
+  /** What is left between the last channel and the next frame, µs; and what a reader needs. */
+  gapUs: number
   requiredSyncUs: number
   sound: boolean
 }
@@ -13,23 +16,22 @@ const props = defineProps<FrameDrawingProps>()
 
 const WIDTH = 720
 const SEPARATOR = 350
-const span = computed(() => Math.max(props.frameUs, props.channels.reduce((sum, channel) => sum + channel.us, 0) + props.requiredSyncUs))
-const x = (us: number) => 6 + (us / span.value) * (WIDTH - 12)
-const starts = computed(() => {
-  let at = 0
-  return [...props.channels.map((channel) => (at += channel.us) - channel.us), at]
-})
+const EDGE = 6
+const starts = computed(() => stacked(props.channels.map((channel) => channel.us)))
 const end = computed(() => starts.value[starts.value.length - 1] ?? 0)
-const gap = computed(() => props.frameUs - end.value)
+/** Where the gap that a reader needs would end. */
+const needed = computed(() => stacked([end.value, props.requiredSyncUs])[2] ?? 0)
+const shown = computed(() => Math.max(props.frameUs, needed.value))
+const x = computed(() => placed({ from: 0, to: shown.value }, { from: EDGE, to: WIDTH - EDGE }))
 /** Low between pulses, a short separator at every start. */
 const line = computed(
   () =>
-    starts.value.map((at) => `H${x(at).toFixed(1)}V20H${x(at + SEPARATOR).toFixed(1)}V48`).join('') +
-    `H${x(Math.max(props.frameUs, end.value + SEPARATOR)).toFixed(1)}`,
+    starts.value.map((at) => `H${x.value(at).toFixed(1)}V20H${x.value(at + SEPARATOR).toFixed(1)}V48`).join('') +
+    `H${x.value(Math.max(props.frameUs, end.value + SEPARATOR)).toFixed(1)}`,
 )
 const label = computed(
   () =>
-    `Frame of ${figure(props.frameUs / 1000)} ms with ${props.channels.length} channels; the gap is ${figure(gap.value)} µs, needed are ${figure(props.requiredSyncUs)} µs`,
+    `Frame of ${figure(msOf(props.frameUs))} ms with ${props.channels.length} channels; the gap is ${figure(props.gapUs)} µs, needed are ${figure(props.requiredSyncUs)} µs`,
 )
 </script>
 
@@ -41,15 +43,15 @@ const label = computed(
       <text
         v-for="(channel, k) in channels"
         :key="k"
-        :x="(x(starts[k] ?? 0) + x((starts[k] ?? 0) + channel.us)) / 2 + 4"
+        :x="(x(starts[k] ?? 0) + x(starts[k + 1] ?? 0)) / 2 + 4"
         y="64"
         text-anchor="middle"
         class="number"
       >
         {{ k + 1 }}{{ channel.held ? '·' : '' }}
       </text>
-      <text :x="(x(end) + x(frameUs)) / 2" y="64" text-anchor="middle" class="number strong">gap {{ figure(gap, 0) }}</text>
-      <line class="need" :class="{ short: !sound }" :x1="x(end)" :x2="x(end + requiredSyncUs)" y1="76" y2="76" />
+      <text :x="(x(end) + x(frameUs)) / 2" y="64" text-anchor="middle" class="number strong">gap {{ figure(gapUs, 0) }}</text>
+      <line class="need" :class="{ short: !sound }" :x1="x(end)" :x2="x(needed)" y1="76" y2="76" />
       <text :x="x(end) - 6" y="80" text-anchor="end" class="number">needed {{ figure(requiredSyncUs, 0) }} µs</text>
       <line class="end" :x1="x(frameUs)" :x2="x(frameUs)" y1="8" y2="84" />
     </svg>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { getJson } from '@/api/http'
 
@@ -14,26 +16,34 @@ const WAIT_MS = 120
 const router = useRouter()
 const input = ref<HTMLInputElement | null>(null)
 const text = ref('')
-const hits = ref<Hit[]>([])
 const at = ref(0)
 const isOpen = ref(false)
-let timer = 0
 
 defineExpose({ focus: () => input.value?.focus() })
 
-watch(text, (value) => {
-  window.clearTimeout(timer)
-  if (value.trim() === '') {
-    hits.value = []
-    return
-  }
-  timer = window.setTimeout(async () => {
-    const answer = await getJson<{ hits: Hit[] }>(`/search?q=${encodeURIComponent(value)}`).catch(() => ({ hits: [] }))
-    hits.value = answer.hits
+const asked = refDebounced(text, WAIT_MS)
+const found = useQuery({
+  queryKey: computed(() => ['search', asked.value] as const),
+  queryFn: ({ signal }) => getJson<{ hits: Hit[] }>(`/search?q=${encodeURIComponent(asked.value)}`, signal).catch(() => ({ hits: [] })),
+  enabled: computed(() => asked.value.trim() !== ''),
+  placeholderData: keepPreviousData,
+  gcTime: 0,
+})
+const hits = computed(() => (text.value.trim() === '' ? [] : (found.data.value?.hits ?? [])))
+/** What is listed belongs to what was typed before. */
+const isOld = computed(() => asked.value !== text.value || found.isPlaceholderData.value)
+/** Enter was pressed before the list was there: it is taken from the list when it comes. */
+const wantsFirst = ref(false)
+watch(
+  () => [found.data.value, isOld.value],
+  () => {
+    if (isOld.value || text.value.trim() === '') return
     at.value = 0
     isOpen.value = true
-  }, WAIT_MS)
-})
+    if (wantsFirst.value) go(hits.value[0])
+  },
+)
+watch(text, () => (wantsFirst.value = false))
 
 function place(hit: Hit): string {
   if (hit.kind === 'rig') return `/rigs/${hit.id}`
@@ -48,6 +58,11 @@ function go(hit: Hit | undefined): void {
   text.value = ''
   input.value?.blur()
   void router.push(place(hit))
+}
+
+function enter(): void {
+  if (isOld.value) wantsFirst.value = true
+  else go(hits.value[at.value])
 }
 
 function move(by: number): void {
@@ -78,7 +93,7 @@ function close(): void {
       @blur="isOpen = false"
       @keydown.down.prevent="move(1)"
       @keydown.up.prevent="move(-1)"
-      @keydown.enter.prevent="go(hits[at])"
+      @keydown.enter.prevent="enter"
       @keydown.esc="close"
     />
     <ul v-show="isOpen && text.trim() !== ''" id="search-hits" role="listbox" aria-label="Found">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useTimeoutFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { SheetSection } from '@/api/rigs'
 
@@ -10,13 +11,14 @@ const props = defineProps<SheetBodyProps>()
 const flat = computed(() => new Map(props.sections.flatMap((section) => section.rows.map((row) => [row.key, `${row.value}|${row.state}`] as const))))
 const fresh = ref(new Set<string>())
 const FRESH_MS = 2600
+const fade = useTimeoutFn(() => (fresh.value = new Set()), FRESH_MS, { immediate: false })
 
 // Lines that have just changed light up for a moment.
 watch(flat, (now, before) => {
   const changed = [...now].filter(([key, value]) => before.get(key) !== value).map(([key]) => key)
   if (changed.length === 0 || before.size === 0) return
   fresh.value = new Set(changed)
-  window.setTimeout(() => (fresh.value = new Set()), FRESH_MS)
+  fade.start()
 })
 
 const WORDS = { known: '', open: 'open: ', attention: 'look: ' } as const

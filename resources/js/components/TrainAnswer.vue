@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { TrainBudget } from '@/api/rigs'
 import { figure } from '@/lib/numberText'
+import { msOf } from '@/lib/scale'
 import FrameDrawing from './FrameDrawing.vue'
 
 export interface TrainAnswerProps {
@@ -32,7 +33,13 @@ const rest = computed(() => props.budget.remedies)
 <template>
   <div>
     <p class="verdict" :class="budget.verdict">{{ VERDICTS[budget.verdict] }}</p>
-    <FrameDrawing :frame-us="frameUs" :channels="drawn" :required-sync-us="budget.required_sync_us" :sound="budget.verdict === 'sound'" />
+    <FrameDrawing
+      :frame-us="frameUs"
+      :channels="drawn"
+      :gap-us="budget.worst_sync_us"
+      :required-sync-us="budget.required_sync_us"
+      :sound="budget.verdict === 'sound'"
+    />
     <dl class="remedies">
       <div>
         <dt>Shortest gap that can occur</dt>
@@ -44,7 +51,7 @@ const rest = computed(() => props.budget.remedies)
       <div v-if="budget.verdict !== 'sound' || rest.frame_us > frameUs">
         <dt>A longer frame</dt>
         <dd>
-          <b class="value">{{ figure(rest.frame_us / 1000) }} ms</b> holds all {{ channels }} channels at full throw; a little slower
+          <b class="value">{{ figure(msOf(rest.frame_us)) }} ms</b> holds all {{ channels }} channels at full throw; a little slower
         </dd>
       </div>
       <div v-if="rest.hold_unused">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { placed, SHOWN_US } from '@/lib/scale'
 
 export interface Marks {
   lo: number
@@ -22,16 +23,15 @@ export interface TravelRulerProps {
 }
 const props = defineProps<TravelRulerProps>()
 
-const FROM = 850
-const TO = 2150
 const WIDTH = 260
-const x = (us: number) => Math.max(4, Math.min(WIDTH - 4, 8 + ((us - FROM) / (TO - FROM)) * (WIDTH - 16)))
+const EDGE = 8
+const x = placed(SHOWN_US, { from: EDGE, to: WIDTH - EDGE }, true)
 const ticks = Array.from({ length: 13 }, (_, k) => 900 + k * 100)
 const three = (marks: Marks) => [marks.lo, marks.mid, marks.hi]
 const height = computed(() => 50 + (props.windows?.length ?? 0) * 15)
 const band = computed(() => ({
-  from: x(props.safe?.lo ?? FROM),
-  to: x(props.safe?.hi ?? TO),
+  from: x(props.safe?.lo ?? SHOWN_US.from),
+  to: x(props.safe?.hi ?? SHOWN_US.to),
   known: props.safe?.lo != null || props.safe?.hi != null,
 }))
 </script>

@@ -1,4 +1,4 @@
-import { onBeforeUnmount, onMounted } from 'vue'
+import { useEventListener } from '@vueuse/core'
 
 /** Whether the keyboard belongs to a field just now. */
 export function isTyping(target: EventTarget | null): boolean {
@@ -10,10 +10,8 @@ export function isTyping(target: EventTarget | null): boolean {
 
 /** Single keys outside fields. The handler says whether it has taken the key. */
 export function useKeys(handler: (key: string, event: KeyboardEvent) => boolean): void {
-  function listen(event: KeyboardEvent): void {
+  useEventListener(document, 'keydown', (event) => {
     if (isTyping(event.target) || event.altKey || event.defaultPrevented) return
     if (handler(event.key, event)) event.preventDefault()
-  }
-  onMounted(() => document.addEventListener('keydown', listen))
-  onBeforeUnmount(() => document.removeEventListener('keydown', listen))
+  })
 }

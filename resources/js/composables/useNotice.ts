@@ -1,4 +1,7 @@
-import { reactive } from 'vue'
+import { useTimeoutFn } from '@vueuse/core'
+import { reactive, ref } from 'vue'
+
+const MS_PER_S = 1000
 
 interface Notice {
   text: string
@@ -7,12 +10,13 @@ interface Notice {
 }
 
 const state = reactive<{ current: Notice | null }>({ current: null })
-let timer = 0
+const waitsMs = ref(0)
+const fade = useTimeoutFn(() => (state.current = null), waitsMs, { immediate: false })
 
 function show(notice: Notice, seconds: number): void {
   state.current = notice
-  window.clearTimeout(timer)
-  timer = window.setTimeout(() => (state.current = null), seconds * 1000)
+  waitsMs.value = seconds * MS_PER_S
+  fade.start()
 }
 
 /** One line at the foot of the page: what has just happened, and how to take it back. */

@@ -1,18 +1,11 @@
-import { computed, ref, watchEffect } from 'vue'
+import { useLocalStorage, usePreferredDark } from '@vueuse/core'
+import { computed, watchEffect } from 'vue'
 
 type Choice = 'light' | 'dark' | 'system'
-const KEY = 'linguator.theme'
 
-function stored(): Choice {
-  const value = localStorage.getItem(KEY)
-  return value === 'light' || value === 'dark' ? value : 'system'
-}
-
-const choice = ref<Choice>(stored())
-const system = window.matchMedia('(prefers-color-scheme: dark)')
-const systemIsDark = ref(system.matches)
-system.addEventListener('change', (event) => (systemIsDark.value = event.matches))
-const isDark = computed(() => (choice.value === 'system' ? systemIsDark.value : choice.value === 'dark'))
+const choice = useLocalStorage<Choice>('linguator.theme', 'system', { writeDefaults: false })
+const systemIsDark = usePreferredDark()
+const isDark = computed(() => (choice.value === 'light' || choice.value === 'dark' ? choice.value === 'dark' : systemIsDark.value))
 watchEffect(() => {
   document.documentElement.dataset.theme = isDark.value ? 'dark' : 'light'
 })
@@ -21,7 +14,6 @@ watchEffect(() => {
 export function useTheme() {
   function toggle(): void {
     choice.value = isDark.value ? 'light' : 'dark'
-    localStorage.setItem(KEY, choice.value)
   }
   return { isDark, toggle }
 }

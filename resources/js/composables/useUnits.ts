@@ -1,10 +1,10 @@
-import { computed, ref } from 'vue'
+import { useLocalStorage } from '@vueuse/core'
+import { computed } from 'vue'
 import type { UnitMap } from '@/api/rigs'
 import { figure } from '@/lib/numberText'
 import { fromPulse, type Unit, UNIT_WORDS } from '@/lib/units'
 
-const KEY = 'linguator.unit'
-const chosen = ref<Unit>((localStorage.getItem(KEY) as Unit | null) ?? 'us')
+const chosen = useLocalStorage<Unit>('linguator.unit', 'us', { writeDefaults: false })
 
 /** The unit in which pulse widths are shown, everywhere: µs, percent on this rig's handset scale, or counts on its wire. */
 export function useUnits(map: () => UnitMap | undefined) {
@@ -22,7 +22,6 @@ export function useUnits(map: () => UnitMap | undefined) {
 export function useUnitChoice() {
   function choose(unit: Unit): void {
     chosen.value = unit
-    localStorage.setItem(KEY, unit)
   }
   return { chosen, choose, words: UNIT_WORDS }
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { getJson, sentenceOf } from '@/api/http'
@@ -27,20 +28,20 @@ const log = useQuery({
 const days = computed(() => byDay(log.data.value?.entries ?? [], (entry) => entry.at))
 const filesOf = (slug: string, position: number) =>
   (log.data.value?.attachments ?? []).filter((file) => file.rig === slug && file.position === position)
-let timer = 0
 // Choosing a rig while words are still waiting must not lose the words.
 let waiting: Partial<Record<Key, string | undefined>> = {}
 
 function set(key: Key, value: string): void {
-  window.clearTimeout(timer)
   waiting[key] = value || undefined
-  timer = window.setTimeout(apply, key === 'q' ? WAIT_MS : 0)
+  if (key === 'q') void applySoon()
+  else apply()
 }
 function apply(): void {
   const query = { ...route.query, ...waiting }
   waiting = {}
   void router.replace({ query })
 }
+const applySoon = useDebounceFn(apply, WAIT_MS)
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, ref } from 'vue'
 
 export interface CountDownProps {
   seconds: number
@@ -7,21 +8,25 @@ export interface CountDownProps {
 }
 const props = defineProps<CountDownProps>()
 
+const MS_PER_S = 1000
+const TICK_MS = 100
 const endsAt = ref<number | null>(null)
 const now = ref(0)
-let timer = 0
-const left = computed(() => (endsAt.value === null ? null : Math.max(0, (endsAt.value - now.value) / 1000)))
+const left = computed(() => (endsAt.value === null ? null : Math.max(0, (endsAt.value - now.value) / MS_PER_S)))
+const ticking = useIntervalFn(
+  () => {
+    now.value = performance.now()
+    if (left.value === 0) ticking.pause()
+  },
+  TICK_MS,
+  { immediate: false },
+)
 
 function start(): void {
-  window.clearInterval(timer)
   now.value = performance.now()
-  endsAt.value = now.value + props.seconds * 1000
-  timer = window.setInterval(() => {
-    now.value = performance.now()
-    if (left.value === 0) window.clearInterval(timer)
-  }, 100)
+  endsAt.value = now.value + props.seconds * MS_PER_S
+  ticking.resume()
 }
-onBeforeUnmount(() => window.clearInterval(timer))
 </script>
 
 <template>

@@ -4,7 +4,7 @@ import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { RigData } from '@/api/rigs'
 import CouplingMark, { COUPLING_WORDS } from '@/components/CouplingMark.vue'
 import type { RigHandle } from '@/composables/useRig'
-import FindingLine from './FindingLine.vue'
+import FindingLine from '@/components/FindingLine.vue'
 import SettingTicks from './SettingTicks.vue'
 
 export interface CouplingPanelProps {

@@ -6,7 +6,7 @@ import StateMark from '@/components/StateMark.vue'
 import { age, day } from '@/lib/dates'
 import type { RigHandle } from '@/composables/useRig'
 import { useUnits } from '@/composables/useUnits'
-import FindingLine from './FindingLine.vue'
+import FindingLine from '@/components/FindingLine.vue'
 
 export interface FailsafeHopProps {
   hop: FailsafeHopView

@@ -6,7 +6,7 @@ import { useRoute } from 'vue-router'
 import { fileFrom, postJson, sentenceOf } from '@/api/http'
 import type { OrderCheckResult, RigData, Told } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
-import FindingLine from './FindingLine.vue'
+import FindingLine from '@/components/FindingLine.vue'
 import { day as date } from '@/lib/dates'
 import { lettersOf, NAME_OF, type StickLetter, STICKS } from '@/lib/letters'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { PlanAnswer } from '@/api/generated/plan.out'
-import FindingLine from './FindingLine.vue'
+import FindingLine from '@/components/FindingLine.vue'
 
 type Way = PlanAnswer['paths'][number]
 

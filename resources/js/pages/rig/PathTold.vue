@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
-import FindingLine from './FindingLine.vue'
+import FindingLine from '@/components/FindingLine.vue'
 import SettingTicks from './SettingTicks.vue'
 
 /** The chain that was taken: what to set in which box, and what it costs. */

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { choicesQuery } from '@/api/choices'
 import type { TravelView, UnitMap } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
+import { useLandmarks } from '@/composables/useLandmarks'
 import { useUnits } from '@/composables/useUnits'
 
 /** The two questions on which people differ: what is brought to what, and where the centre is mended. */
@@ -15,11 +14,8 @@ export interface SchoolChoiceProps {
 const props = defineProps<SchoolChoiceProps>()
 
 const { word, shown } = useUnits(() => props.units)
-const choices = useQuery(choicesQuery)
-const usual = computed(() => {
-  const marks = choices.data.value?.landmarks
-  return marks ? `${marks.lo}–${marks.mid}–${marks.hi}` : ''
-})
+const { list } = useLandmarks()
+const usual = computed(() => list.value.join('–'))
 </script>
 
 <template>

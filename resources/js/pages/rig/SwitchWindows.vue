@@ -4,7 +4,7 @@ import type { SwitchRowView, SwitchWindowView } from '@/api/rigs'
 import NumberField from '@/components/form/NumberField.vue'
 import TickField from '@/components/form/TickField.vue'
 import type { RigHandle } from '@/composables/useRig'
-import FindingLine from './FindingLine.vue'
+import FindingLine from '@/components/FindingLine.vue'
 
 /** The windows in the controller that this switch is to hit. */
 export interface SwitchWindowsProps {

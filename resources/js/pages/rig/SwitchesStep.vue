@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import type { RigData } from '@/api/rigs'
 import { channelFrom, functionName, isFunctionName } from '@/lib/functionName'
 import type { RigHandle } from '@/composables/useRig'
-import FindingLine from './FindingLine.vue'
+import FindingLine from '@/components/FindingLine.vue'
 import RatesPanel from './RatesPanel.vue'
 import SwitchCard from './SwitchCard.vue'
 

@@ -4,7 +4,7 @@ import type { ThresholdsView } from '@/api/rigs'
 import NumberField from '@/components/form/NumberField.vue'
 import { figure } from '@/lib/numberText'
 import type { RigHandle } from '@/composables/useRig'
-import FindingLine from './FindingLine.vue'
+import FindingLine from '@/components/FindingLine.vue'
 
 export interface ThresholdsPanelProps {
   thresholds: ThresholdsView

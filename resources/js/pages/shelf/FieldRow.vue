@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import { computed, useId } from 'vue'
+import { choicesQuery } from '@/api/choices'
 import TextField from '@/components/form/TextField.vue'
 import { type Entry, getAt, isEntry, setAt } from './cardPaths'
 import type { Field } from './fields'
@@ -73,6 +75,14 @@ function add(): void {
   put([...list.value, { ...props.field.fresh }])
 }
 
+const choices = useQuery({ ...choicesQuery, enabled: props.field.from !== undefined })
+const options = computed<[string, string][]>(() => {
+  const from = props.field.from
+  if (from === undefined) return props.field.options ?? []
+  return (choices.data.value?.[from] ?? []).map((one) => (typeof one === 'string' ? [one, [...one].join(' ')] : [one.key, one.title]))
+})
+/** A format of the user's own is none of the core's: what stands there is shown all the same. */
+const other = computed(() => (text.value === '' || options.value.some(([option]) => option === text.value) ? null : text.value))
 const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => field.when === undefined || field.when(entry))
 </script>
 
@@ -101,7 +111,8 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
     <span>{{ field.question }}</span>
     <select v-if="field.type === 'choice'" :id="id" class="field" :value="text" @change="choose">
       <option value="">not known</option>
-      <option v-for="[option, label] in field.options" :key="option" :value="option">{{ label }}</option>
+      <option v-if="other !== null" :value="other">{{ other }}</option>
+      <option v-for="[option, label] in options" :key="option" :value="option">{{ label }}</option>
     </select>
     <span v-else class="with-unit">
       <TextField

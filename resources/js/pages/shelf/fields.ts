@@ -8,6 +8,8 @@ export interface Field {
   unit?: string
   hint?: string
   options?: [value: string, label: string][]
+  /** The options are a list of the core. */
+  from?: 'wire_formats' | 'chemistries' | 'orders'
   /** For lists: the questions about one entry, what one is called, and what a new one starts as. */
   fields?: Field[]
   one?: string
@@ -23,16 +25,6 @@ export interface Chapter {
   fields: Field[]
 }
 
-const FORMATS: [string, string][] = [
-  ['pwm', 'one wire per channel'],
-  ['ppm', 'pulse train'],
-  ['s100i', '16 × 11-bit, 100 k inverted'],
-  ['s420c', '16 × 11-bit, 420 k with CRC-8'],
-  ['s115u', '14 × µs words, 115 k'],
-  ['s115t', '7 tagged words, 115 k'],
-  ['s115e', 'eighth-µs words, 115 k with CRC-16'],
-  ['s115f', '16 × 11-bit, 115 k framed'],
-]
 const YES_NO: [string, string][] = [
   ['true', 'yes'],
   ['false', 'no'],
@@ -41,11 +33,6 @@ const MODES: [string, string][] = [
   ['1-8', '1–8'],
   ['1-16', '1–16'],
 ]
-const LETTERS = ['A', 'E', 'T', 'R']
-const ORDERS: [string, string][] = LETTERS.flatMap((a) => LETTERS.flatMap((b) => LETTERS.flatMap((c) => LETTERS.map((d) => a + b + c + d))))
-  .filter((order) => new Set(order).size === LETTERS.length)
-  .map((order) => [order, [...order].join(' ')])
-
 const isPwm = (entry: Record<string, unknown>) => entry.format === 'pwm'
 const periods = (key: string, question: string): Field => ({ type: 'numbers', key, question, unit: 'ms', hint: 'as delivered first' })
 
@@ -66,7 +53,7 @@ const protocols = (isSender: boolean): Field => ({
     ...(isSender
       ? ([
           { type: 'several', key: 'modes', question: 'Channels it can send', options: MODES },
-          { type: 'choice', key: 'order', question: 'Order it sends', options: ORDERS },
+          { type: 'choice', key: 'order', question: 'Order it sends', from: 'orders' },
         ] satisfies Field[])
       : ([{ type: 'choice', key: 'refuses_auto', question: 'Refuses a sender set to auto?', options: YES_NO }] satisfies Field[])),
   ],
@@ -80,7 +67,7 @@ const output = (question: string, key: string): Field => ({
   bare: 'format',
   fresh: { format: 'pwm' },
   fields: [
-    { type: 'choice', key: 'format', question: 'What comes out?', options: FORMATS },
+    { type: 'choice', key: 'format', question: 'What comes out?', from: 'wire_formats' },
     { type: 'words', key: 'labels', question: 'Printed at pins 1, 2 …', hint: 'T A E R G', when: isPwm },
     { type: 'number', key: 'pins', question: 'Number of pins', when: (entry) => isPwm(entry) && entry.labels === undefined },
     { type: 'choice', key: 'remappable', question: 'Any channel on any pin?', options: YES_NO, when: isPwm },
@@ -102,7 +89,7 @@ const output = (question: string, key: string): Field => ({
 })
 
 const INPUT_FIELDS: Field[] = [
-  { type: 'choice', key: 'format', question: 'What does it read?', options: FORMATS },
+  { type: 'choice', key: 'format', question: 'What does it read?', from: 'wire_formats' },
   {
     type: 'choice',
     key: 'polarity',
@@ -171,7 +158,7 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
       title: 'What do you see?',
       fields: [
         { type: 'number', key: 'channels', question: 'Channels' },
-        { type: 'choice', key: 'order', question: 'Its channel order', options: ORDERS },
+        { type: 'choice', key: 'order', question: 'Its channel order', from: 'orders' },
         {
           type: 'choice',
           key: 'sticks.mode',
@@ -187,12 +174,7 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
           type: 'choice',
           key: 'pack.chemistry',
           question: 'Its pack',
-          options: [
-            ['lipo', 'LiPo'],
-            ['lihv', 'LiHV'],
-            ['life', 'LiFe'],
-            ['nimh', 'NiMH'],
-          ],
+          from: 'chemistries',
         },
         { type: 'number', key: 'pack.cells', question: 'Cells in series' },
       ],
@@ -240,8 +222,8 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
     {
       title: 'What does it do with the order?',
       fields: [
-        { type: 'choice', key: 'remap.expects', question: 'It expects', options: ORDERS },
-        { type: 'choice', key: 'remap.sends', question: 'and sends', options: ORDERS },
+        { type: 'choice', key: 'remap.expects', question: 'It expects', from: 'orders' },
+        { type: 'choice', key: 'remap.sends', question: 'and sends', from: 'orders' },
         { type: 'choice', key: 'remap.switchable', question: 'Can that be switched off?', options: YES_NO },
       ],
     },
@@ -324,7 +306,7 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
       title: 'What do you see?',
       fields: [
         inputs,
-        { type: 'choice', key: 'order', question: 'Its channel order', options: ORDERS },
+        { type: 'choice', key: 'order', question: 'Its channel order', from: 'orders' },
         { type: 'choice', key: 'order_settable', question: 'Can the order be set?', options: YES_NO },
       ],
     },

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import { type CaptureOptions, type CaptureReading, type FrameSeen, type Span, type WaveSeen } from '@/api/captures'
-import { postJson, sentenceOf } from '@/api/http'
+import { computed } from 'vue'
+import type { CaptureOptions, CaptureReading } from '@/api/captures'
 import { useKeys } from '@/composables/useKeys'
+import { useLenses } from '@/composables/useLenses'
+import { back, lengthOf, middleOf, moved, timeWords } from '@/lib/scale'
 import FrameInspector from './FrameInspector.vue'
-import { lengthOf, moved, type Stretch, timeWords, zoomed } from './scale'
 import WaveDrawing from './WaveDrawing.vue'
 import WholeDrawing from './WholeDrawing.vue'
 
@@ -16,120 +16,10 @@ export interface CaptureLensesProps {
 }
 const props = defineProps<CaptureLensesProps>()
 
-const WAIT_MS = 60
-/** Shown before and behind a frame, as a share of it. */
-const MARGIN = 0.06
-const USUAL_PERIOD_US = 20_000
-/** Of a wire nobody can read so much is shown at first. */
-const FIRST_LOOK_US = 25_000
-const SHORTEST_US = 2
-
-const whole = computed<Stretch>(() => ({ from: 0, to: Math.max(props.reading.desk.ends_us ?? 0, 1000) }))
-const frames = computed(() => props.reading.answer.frames.good)
-const hasWire = computed(() => props.reading.answer.kind !== 'csv' || props.reading.answer.wires.length > 0)
-const periodUs = computed(() => (props.reading.answer.period_ms?.mean ?? 0) * 1000 || whole.value.to / Math.max(1, frames.value) || USUAL_PERIOD_US)
-
-const index = ref(0)
-const frame = ref<FrameSeen | null>(null)
-const middle = ref<Stretch>({ from: 0, to: 1 })
-const near = ref<Stretch>({ from: 0, to: 1 })
-const wave = ref<WaveSeen | null>(null)
-/** Where the wire is busy, for a capture without values to draw. */
-const busy = ref<WaveSeen | null>(null)
-const problem = ref('')
-let timer = 0
-
-const timeOf = (span: Span) => (span.t_ms === null ? span.frame * periodUs.value : span.t_ms * 1000)
-
-/** The sound frame that begins nearest to a time. */
-function indexAt(us: number): number {
-  const spans = props.reading.desk.spans
-  let best = spans[0]
-  for (const span of spans) if (timeOf(span) <= us) best = span
-  if (best === undefined) return 0
-  return Math.min(frames.value - 1, Math.max(0, best.frame + Math.round((us - timeOf(best)) / periodUs.value)))
-}
-
-async function readFrame(): Promise<void> {
-  busy.value = null
-  if (frames.value === 0) {
-    frame.value = null
-    middle.value = { from: 0, to: Math.min(whole.value.to, FIRST_LOOK_US) }
-    if (hasWire.value) busy.value = await windowOf(whole.value)
-    return
-  }
-  // Read as another format there may be fewer.
-  index.value = Math.min(index.value, frames.value - 1)
-  try {
-    const seen = await postJson<FrameSeen>(`/captures/${props.reading.capture.id}/frame`, { index: index.value, options: props.options })
-    // Keys are quicker than answers: only the newest one counts.
-    if (seen.index !== index.value) return
-    frame.value = seen
-    const length = seen.lasts_us ?? periodUs.value
-    const from = (seen.begins_us ?? 0) - MARGIN * length
-    middle.value = { from, to: from + length * (1 + 2 * MARGIN) }
-  } catch (error) {
-    problem.value = sentenceOf(error)
-  }
-}
-
-async function windowOf(stretch: Stretch): Promise<WaveSeen | null> {
-  try {
-    return await postJson<WaveSeen>(`/captures/${props.reading.capture.id}/window`, {
-      from_us: stretch.from,
-      to_us: stretch.to,
-      options: props.options,
-    })
-  } catch (error) {
-    problem.value = sentenceOf(error)
-    return null
-  }
-}
-
-async function readWave(): Promise<void> {
-  const asked = { ...middle.value }
-  const seen = await windowOf(asked)
-  if (seen !== null) {
-    if (asked.from !== middle.value.from || asked.to !== middle.value.to) return
-    wave.value = seen
-    const first = seen.bytes.find((byte) => byte.us >= asked.from) ?? seen.bytes[0]
-    near.value = first ? aroundByte(first) : moved({ from: asked.from, to: asked.from + lengthOf(asked) / 12 }, 0, asked)
-    problem.value = ''
-  }
-}
-
-const aroundByte = (byte: { us: number; to_us: number }): Stretch => ({
-  from: byte.us - 0.12 * (byte.to_us - byte.us),
-  to: byte.to_us + 0.12 * (byte.to_us - byte.us),
-})
-
-/** To another frame; where there are none, along the wire. */
-function step(by: number): void {
-  if (frames.value === 0) {
-    middle.value = moved(middle.value, Math.max(-10, Math.min(10, by)) * 0.5 * lengthOf(middle.value), whole.value)
-    return
-  }
-  const next = Math.min(frames.value - 1, Math.max(0, index.value + by))
-  if (next !== index.value) index.value = next
-}
-
-function stepByte(by: number): void {
-  const bytes = wave.value?.bytes ?? []
-  const at = (near.value.from + near.value.to) / 2
-  const here = bytes.findIndex((byte) => byte.us <= at && byte.to_us >= at)
-  const next = bytes[Math.min(bytes.length - 1, Math.max(0, here + by))]
-  if (next) near.value = aroundByte(next)
-  else near.value = moved(near.value, (by * lengthOf(near.value)) / 2, middle.value)
-}
-
-function pickNear(us: number): void {
-  const byte = wave.value?.bytes.find((one) => one.us <= us && one.to_us >= us)
-  near.value = byte ? aroundByte(byte) : moved(near.value, us - (near.value.from + near.value.to) / 2, middle.value)
-}
-
-function zoom(factor: number): void {
-  middle.value = zoomed(middle.value, factor, whole.value, SHORTEST_US)
-}
+const { whole, frames, hasWire, index, frame, middle, near, wave, busy, problem, field, timeOf, indexAt, step, stepByte, pickNear, zoom } = useLenses(
+  () => props.reading,
+  () => props.options,
+)
 
 function keyOnWhole(event: KeyboardEvent): void {
   const steps: Record<string, number> = { ArrowRight: 1, ArrowLeft: -1, PageDown: 10, PageUp: -10, End: frames.value, Home: -frames.value }
@@ -162,25 +52,6 @@ function keyOnByte(event: KeyboardEvent): void {
   stepByte(event.key === 'ArrowRight' ? 1 : -1)
 }
 
-watch(middle, () => {
-  if (!hasWire.value) return
-  window.clearTimeout(timer)
-  timer = window.setTimeout(() => void readWave(), WAIT_MS)
-})
-watch(
-  () => props.reading.capture.id,
-  () => (index.value = 0),
-)
-watch(
-  () => [index.value, props.reading] as const,
-  () => void readFrame(),
-  { immediate: true },
-)
-
-const field = computed(() => {
-  const at = (near.value.from + near.value.to) / 2
-  return wave.value?.bytes.find((byte) => byte.us <= at && byte.to_us >= at) ?? null
-})
 const isPulses = computed(() => props.reading.answer.format === 'ppm' || props.reading.answer.format === 'pwm')
 const middleWords = computed(() => `${timeWords(lengthOf(middle.value))} from ${timeWords(Math.max(0, middle.value.from))}`)
 </script>
@@ -209,7 +80,7 @@ const middleWords = computed(() => `${timeWords(lengthOf(middle.value))} from ${
         :stretch="whole"
         :bracket="middle"
         :label="`Where the wire is busy; the bracket begins at ${timeWords(Math.max(0, middle.from))}`"
-        @pick="middle = moved(middle, $event - (middle.from + middle.to) / 2, whole)"
+        @pick="middle = moved(middle, back($event, middleOf(middle)), whole)"
       />
       <WholeDrawing
         v-else

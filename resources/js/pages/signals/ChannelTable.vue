@@ -1,9 +1,13 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
+import { choicesQuery } from '@/api/choices'
 import type { DecodeAnswer } from '@/api/generated/decode.out'
 import ChannelPick from './ChannelPick.vue'
 import TravelRuler from '@/components/TravelRuler.vue'
+import { useLandmarks } from '@/composables/useLandmarks'
 import { figure } from '@/lib/numberText'
+import { isWithin } from '@/lib/scale'
 
 export interface ChannelTableProps {
   answer: DecodeAnswer
@@ -13,21 +17,22 @@ export interface ChannelTableProps {
 const props = defineProps<ChannelTableProps>()
 const emit = defineEmits<{ choose: [channel: number] }>()
 
-const TARGET = { lo: 1000, mid: 1500, hi: 2000 }
-const STILL_US = 2
-const isStill = (channel: DecodeAnswer['channels'][number]) => channel.max_us - channel.min_us <= STILL_US
+const { marks, list } = useLandmarks()
+const choices = useQuery(choicesQuery)
+const usual = computed(() => list.value.join(', '))
+const isStill = (channel: DecodeAnswer['channels'][number]) => isWithin(channel.min_us, channel.max_us, choices.data.value?.signal.still_us ?? 0)
 const moving = computed(() => props.answer.channels.filter((channel) => !isStill(channel)))
 const still = computed(() => props.answer.channels.filter(isStill))
 const share = (digital: DecodeAnswer['digital'][number]) =>
   digital.off === 0 ? 'on' : digital.on === 0 ? 'off' : `on in ${digital.on} frames, off in ${digital.off}`
 const words = (channel: DecodeAnswer['channels'][number]) =>
-  `Channel ${channel.channel}: from ${figure(channel.min_us)} to ${figure(channel.max_us)} µs, last ${figure(channel.last_us)} µs; targets at 1000, 1500 and 2000 µs`
+  `Channel ${channel.channel}: from ${figure(channel.min_us)} to ${figure(channel.max_us)} µs, last ${figure(channel.last_us)} µs; targets at ${usual.value} µs`
 </script>
 
 <template>
   <section aria-labelledby="channels-title">
     <h2 id="channels-title">Channels</h2>
-    <p v-if="moving.length > 0" class="muted small">▽ usual targets 1000, 1500, 2000 µs · ▏lowest, last and highest value</p>
+    <p v-if="moving.length > 0" class="muted small">▽ usual targets {{ usual }} µs · ▏lowest, last and highest value</p>
     <div v-if="moving.length > 0" class="scroll">
       <table>
         <thead>
@@ -52,7 +57,7 @@ const words = (channel: DecodeAnswer['channels'][number]) =>
             <td class="value number strong">{{ figure(channel.last_us, 1) }}</td>
             <td class="value number">{{ channel.noise_us === null ? '–' : figure(channel.noise_us, 2) }}</td>
             <td class="ruler">
-              <TravelRuler :target="TARGET" :read="{ lo: channel.min_us, mid: channel.last_us, hi: channel.max_us }" :label="words(channel)" />
+              <TravelRuler :target="marks" :read="{ lo: channel.min_us, mid: channel.last_us, hi: channel.max_us }" :label="words(channel)" />
             </td>
           </tr>
         </tbody>

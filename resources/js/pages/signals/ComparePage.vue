@@ -5,7 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { type CaptureOptions, type Compared, deskQuery, readingQuery } from '@/api/captures'
 import { postJson, sentenceOf } from '@/api/http'
 import { figure } from '@/lib/numberText'
-import FindingLine from '../rig/FindingLine.vue'
+import FindingLine from '@/components/FindingLine.vue'
 import OverlayDrawing from './OverlayDrawing.vue'
 
 const route = useRoute()

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { DecodeAnswer } from '@/api/generated/decode.out'
 import { figure } from '@/lib/numberText'
+import { secondsOf } from '@/lib/scale'
 
 export interface FlagTimesProps {
   answer: DecodeAnswer
@@ -11,7 +12,7 @@ const props = defineProps<FlagTimesProps>()
 const NAMES: Record<string, string> = { failsafe: 'failsafe', frame_lost: 'frame lost' }
 const SHOWN = 12
 const stretches = computed(() => props.answer.flag_times.filter((one) => NAMES[one.flag] !== undefined))
-const moment = (ms: number | null, frame: number) => (ms === null ? `frame ${frame + 1}` : `${figure(ms / 1000, 3)} s`)
+const moment = (ms: number | null, frame: number) => (ms === null ? `frame ${frame + 1}` : `${figure(secondsOf(ms), 3)} s`)
 </script>
 
 <template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { deskQuery, readingQuery } from '@/api/captures'
@@ -19,8 +20,7 @@ const client = useQueryClient()
 const KEY = ['formats'] as const
 const { data, error } = useQuery({ queryKey: KEY, queryFn: () => getJson<{ shipped: FormatListed[]; own: FormatListed[] }>('/formats') })
 
-const DRAFT = 'linguator.format-draft'
-const text = ref(localStorage.getItem(DRAFT) ?? '')
+const text = useLocalStorage('linguator.format-draft', '')
 const replaces = ref(false)
 const problem = ref('')
 const from = computed(() => Number(route.query.from ?? 0))
@@ -28,7 +28,6 @@ const reading = useQuery(computed(() => ({ ...readingQuery(from.value, {}, ''), 
 
 const measured = computed(() => reading.data.value?.desk.card_draft ?? null)
 
-watch(text, (now) => localStorage.setItem(DRAFT, now))
 watch(
   measured,
   (now) => {

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { CaptureReading } from '@/api/captures'
 import { figure } from '@/lib/numberText'
+import { percentOf, rateOf, usOf } from '@/lib/scale'
 
 export interface FrameTimingProps {
   reading: CaptureReading
@@ -10,7 +11,6 @@ const props = defineProps<FrameTimingProps>()
 
 const WIDTH = 1200
 const HEIGHT = 110
-const LATE = 1.5
 const gaps = computed(() =>
   props.reading.desk.spans.filter((span) => span.gap_ms !== null && span.t_ms !== null).map((span) => ({ t: span.t_ms ?? 0, gap: span.gap_ms ?? 0 })),
 )
@@ -20,10 +20,8 @@ const first = computed(() => gaps.value[0]?.t ?? 0)
 const last = computed(() => gaps.value[gaps.value.length - 1]?.t ?? 1)
 const x = (t: number) => 4 + ((t - first.value) / Math.max(1e-6, last.value - first.value)) * (WIDTH - 8)
 const y = (gap: number) => HEIGHT - 4 - (gap / most.value) * (HEIGHT - 10)
-const median = computed(() => {
-  const sorted = gaps.value.map((one) => one.gap).sort((a, b) => a - b)
-  return sorted[Math.floor(sorted.length / 2)] ?? 0
-})
+const median = computed(() => props.reading.desk.median_ms ?? 0)
+const late = computed(() => props.reading.desk.late_above_ms ?? 0)
 </script>
 
 <template>
@@ -37,13 +35,13 @@ const median = computed(() => {
         ><b class="value">{{ figure(period.min, 3) }}</b> to <b class="value">{{ figure(period.max, 3) }}</b> ms</span
       >
       <span
-        >σ <b class="value">{{ figure(period.sd * 1000, 1) }}</b> µs</span
+        >σ <b class="value">{{ figure(usOf(period.sd), 1) }}</b> µs</span
       >
       <span
-        ><b class="value">{{ figure(1000 / period.mean, 1) }}</b> frames/s</span
+        ><b class="value">{{ figure(rateOf(period.mean), 1) }}</b> frames/s</span
       >
       <span
-        ><b class="value">{{ figure(period.late_share * 100, 1) }}</b> % late</span
+        ><b class="value">{{ figure(percentOf(period.late_share), 1) }}</b> % late</span
       >
     </p>
     <svg
@@ -51,19 +49,19 @@ const median = computed(() => {
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
       class="timing"
       role="img"
-      :aria-label="`Time from frame to frame over the capture: median ${figure(median, 3)} ms, longest ${figure(period.max, 3)} ms; late above ${figure(median * LATE, 2)} ms`"
+      :aria-label="`Time from frame to frame over the capture: median ${figure(median, 3)} ms, longest ${figure(period.max, 3)} ms; late above ${figure(late, 2)} ms`"
     >
-      <line class="late" x1="0" :x2="WIDTH" :y1="y(median * LATE)" :y2="y(median * LATE)" />
+      <line class="late" x1="0" :x2="WIDTH" :y1="y(late)" :y2="y(late)" />
       <line
         v-for="(one, k) in gaps"
         :key="k"
-        :class="one.gap > median * LATE ? 'gap over' : 'gap'"
+        :class="one.gap > late ? 'gap over' : 'gap'"
         :x1="x(one.t)"
         :x2="x(one.t)"
         :y1="HEIGHT - 4"
         :y2="y(one.gap)"
       />
-      <text x="4" :y="y(median * LATE) - 3">late above {{ figure(median * LATE, 2) }} ms</text>
+      <text x="4" :y="y(late) - 3">late above {{ figure(late, 2) }} ms</text>
     </svg>
   </section>
 </template>

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { DecodeAnswer } from '@/api/generated/decode.out'
 import { figure } from '@/lib/numberText'
-import { timeWords } from './scale'
+import { timeWords } from '@/lib/scale'
 
 export interface LineFactsListProps {
   answer: DecodeAnswer

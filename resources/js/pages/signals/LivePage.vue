@@ -1,129 +1,22 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, onBeforeUnmount, ref } from 'vue'
-import { deskQuery, type LiveSeen } from '@/api/captures'
-import { ApiError, postJson, sentenceOf, streamFrom } from '@/api/http'
-import TravelRuler from '@/components/TravelRuler.vue'
+import { computed, ref, watch } from 'vue'
+import { deskQuery } from '@/api/captures'
+import { choicesQuery, type LineChoice } from '@/api/choices'
+import { useLive } from '@/composables/useLive'
 import { figure } from '@/lib/numberText'
+import ChannelMeters from './ChannelMeters.vue'
 
+const USUAL_PORT = 4420
 const { data: desk } = useQuery(deskQuery)
+const choices = useQuery(choicesQuery)
+const lines = computed(() => choices.data.value?.lines ?? [])
 
-/** Of a serial adapter the last bytes are sent for decoding, so often. */
-const TELL_MS = 40
-const WINDOW_BYTES = 2048
-const LINES = [
-  { baud: 100000, parity: 'even', stop: 2, title: '100 000 8E2' },
-  { baud: 115200, parity: 'none', stop: 1, title: '115 200 8N1' },
-  { baud: 420000, parity: 'none', stop: 1, title: '420 000 8N1' },
-] as const
-
-const port = ref(4420)
+const port = ref(USUAL_PORT)
 const format = ref('')
-const line = ref<(typeof LINES)[number]>(LINES[0])
-const seen = ref<LiveSeen | null>(null)
-const rate = ref(0)
-const state = ref<'off' | 'tcp' | 'serial'>('off')
-const problem = ref('')
-const hasSerial = 'serial' in navigator
-let abort: AbortController | null = null
-let serial: SerialLike | null = null
-
-interface SerialLike {
-  open: (options: Record<string, unknown>) => Promise<void>
-  close: () => Promise<void>
-  readable: ReadableStream<Uint8Array> | null
-}
-
-let lastCount = 0
-let lastAt = 0
-function show(now: LiveSeen): void {
-  const at = performance.now()
-  if (at - lastAt > 500) {
-    rate.value = lastAt === 0 ? 0 : ((now.good - lastCount) * 1000) / (at - lastAt)
-    lastCount = now.good
-    lastAt = at
-  }
-  seen.value = now
-  if (now.ended) {
-    problem.value = now.ended === 'sender' ? 'The sender has closed the connection.' : 'Five minutes have passed; listen again if you need more.'
-  }
-}
-
-async function listen(): Promise<void> {
-  stop()
-  problem.value = ''
-  lastAt = 0
-  lastCount = 0
-  abort = new AbortController()
-  state.value = 'tcp'
-  try {
-    const response = await streamFrom('/live/tcp', { port: port.value, format: format.value }, abort.signal)
-    const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader()
-    let rest = ''
-    for (;;) {
-      const part = await reader?.read()
-      if (!part || part.done) break
-      const lines = (rest + part.value).split('\n')
-      rest = lines.pop() ?? ''
-      const newest = lines[lines.length - 1]
-      if (newest) show(JSON.parse(newest) as LiveSeen)
-    }
-  } catch (error) {
-    if (!(error instanceof DOMException)) problem.value = error instanceof ApiError ? error.message : sentenceOf(error)
-  } finally {
-    if (state.value === 'tcp') state.value = 'off'
-  }
-}
-
-async function listenToSerial(): Promise<void> {
-  stop()
-  problem.value = ''
-  try {
-    const serials = (navigator as unknown as { serial: { requestPort: () => Promise<SerialLike> } }).serial
-    serial = await serials.requestPort()
-    await serial.open({ baudRate: line.value.baud, dataBits: 8, parity: line.value.parity, stopBits: line.value.stop, bufferSize: 8192 })
-    state.value = 'serial'
-    await readSerial(serial)
-  } catch (error) {
-    problem.value = `The adapter cannot be read: ${sentenceOf(error)}`
-    state.value = 'off'
-  }
-}
-
-async function readSerial(from: SerialLike): Promise<void> {
-  const reader = from.readable?.getReader()
-  let held: number[] = []
-  let isAsking = false
-  const timer = window.setInterval(() => {
-    if (isAsking || held.length === 0) return
-    isAsking = true
-    const hex = held.map((byte) => byte.toString(16).padStart(2, '0')).join('')
-    postJson<LiveSeen>('/live/bytes', { hex, format: format.value === '' ? (seen.value?.card ?? '') : format.value })
-      .then(show)
-      .catch((error: unknown) => (problem.value = sentenceOf(error)))
-      .finally(() => (isAsking = false))
-  }, TELL_MS)
-  try {
-    while (state.value === 'serial') {
-      const part = await reader?.read()
-      if (!part || part.done) break
-      held = [...held, ...part.value].slice(-WINDOW_BYTES)
-    }
-  } finally {
-    window.clearInterval(timer)
-    reader?.releaseLock()
-  }
-}
-
-function stop(): void {
-  abort?.abort()
-  abort = null
-  const open = serial
-  serial = null
-  state.value = 'off'
-  if (open) void open.close().catch(() => undefined)
-}
-onBeforeUnmount(stop)
+const line = ref<LineChoice | null>(null)
+watch(lines, (now) => (line.value ??= now[0] ?? null), { immediate: true })
+const { seen, state, problem, rate, listen, listenToSerial, stop, hasSerial } = useLive(format)
 
 const sentence = computed(() => {
   if (seen.value === null) return state.value === 'off' ? '' : 'Listening; nothing has come yet.'
@@ -138,7 +31,7 @@ const up = computed(() => Object.entries(seen.value?.flags ?? {}).filter(([name,
     <p><RouterLink to="/signals">Signal desk</RouterLink></p>
     <h1>Listen live</h1>
     <div class="sources">
-      <form @submit.prevent="listen">
+      <form @submit.prevent="listen(port)">
         <h2>A port on this machine</h2>
         <p class="muted small">
           A serial-to-network adapter, or a stand-in:
@@ -161,10 +54,10 @@ const up = computed(() => Object.entries(seen.value?.flags ?? {}).filter(([name,
             <label
               >Line
               <select v-model="line" class="field">
-                <option v-for="one in LINES" :key="one.title" :value="one">{{ one.title }}</option>
+                <option v-for="one in lines" :key="one.title" :value="one">{{ one.title }}</option>
               </select></label
             >
-            <a-button v-if="state !== 'serial'" type="primary" @click="listenToSerial">Choose the adapter</a-button>
+            <a-button v-if="state !== 'serial'" type="primary" @click="line && listenToSerial(line)">Choose the adapter</a-button>
             <a-button v-else @click="stop">Stop</a-button>
           </div>
         </template>
@@ -194,19 +87,7 @@ const up = computed(() => Object.entries(seen.value?.flags ?? {}).filter(([name,
         >
         <span v-for="[name] in up" :key="name" class="flag">▲ {{ name === 'failsafe' ? 'failsafe' : 'frame lost' }}</span>
       </p>
-      <ul class="plain-list channels">
-        <li v-for="channel in seen?.channels ?? []" :key="channel.channel">
-          <span class="muted">{{ channel.channel }}</span>
-          <span
-            ><b class="value big">{{ figure(channel.us, 0) }}</b> <span class="muted small">µs</span></span
-          >
-          <TravelRuler
-            :read="{ lo: channel.low_us, mid: channel.us, hi: channel.high_us }"
-            :target="{ lo: 1000, mid: 1500, hi: 2000 }"
-            :label="`Channel ${channel.channel} at ${figure(channel.us, 0)} µs, so far from ${figure(channel.low_us, 0)} to ${figure(channel.high_us, 0)} µs`"
-          />
-        </li>
-      </ul>
+      <ChannelMeters :channels="seen?.channels ?? []" />
     </section>
   </main>
 </template>
@@ -246,23 +127,7 @@ const up = computed(() => Object.entries(seen.value?.flags ?? {}).filter(([name,
   color: var(--stop);
   font-weight: 600;
 }
-.channels {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(360px, 1fr));
-  gap: 0 2rem;
-  margin-top: 0.6rem;
-}
-.channels li {
-  display: grid;
-  grid-template-columns: 1.6rem 6rem 1fr;
-  align-items: center;
-  border-bottom: 1px solid var(--line);
-}
-.big {
-  font-size: 1.5rem;
-}
 @media (max-width: 700px) {
-  .channels,
   .sources {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useLandmarks } from '@/composables/useLandmarks'
 import type { Compared, ComparedRow } from '@/api/captures'
-import { marksIn, timeWords } from './scale'
+import { back, marksIn, msOf, placed, SHOWN_US, timeWords, usOf } from '@/lib/scale'
 
 export interface OverlayDrawingProps {
   compared: Compared
@@ -11,18 +12,19 @@ const props = defineProps<OverlayDrawingProps>()
 
 const WIDTH = 1000
 const HEIGHT = 170
-const US_PER_MS = 1000
 const shift = computed(() => props.compared.comparison.delay_ms ?? 0)
 const a = computed(() => props.compared.comparison.a.map((one) => ({ t: one.t_ms, us: one.us[props.row.a] })))
 const b = computed(() =>
-  props.row.b === null ? [] : props.compared.comparison.b.map((one) => ({ t: one.t_ms - shift.value, us: one.us[props.row.b ?? 0] })),
+  props.row.b === null ? [] : props.compared.comparison.b.map((one) => ({ t: back(one.t_ms, shift.value), us: one.us[props.row.b ?? 0] })),
 )
 const end = computed(() => Math.max(1, ...a.value.map((one) => one.t), ...b.value.map((one) => one.t)))
-const x = (t: number) => (t / end.value) * WIDTH
-const y = (us: number) => HEIGHT - 22 - ((Math.min(2150, Math.max(850, us)) - 850) / 1300) * (HEIGHT - 30)
+const x = (t: number) => placed({ from: 0, to: end.value }, { from: 0, to: WIDTH })(t)
+const y = placed(SHOWN_US, { from: HEIGHT - 22, to: 8 }, true)
 const line = (points: { t: number; us: number | undefined }[]) =>
   points.flatMap((one) => (one.us === undefined || one.t < 0 ? [] : [`${x(one.t).toFixed(1)} ${y(one.us).toFixed(1)}`])).join('L')
-const marks = computed(() => marksIn({ from: 0, to: end.value * US_PER_MS }))
+const marks = computed(() => marksIn({ from: 0, to: usOf(end.value) }))
+
+const { list: guides } = useLandmarks()
 </script>
 
 <template>
@@ -33,13 +35,13 @@ const marks = computed(() => marksIn({ from: 0, to: end.value * US_PER_MS }))
       role="img"
       :aria-label="`Channel ${row.a} of the first capture, solid, and ${row.b === null ? 'nothing that goes with it' : `channel ${row.b}`} of the second one, dashed, moved back by ${shift} ms`"
     >
-      <line v-for="us in [1000, 1500, 2000]" :key="us" class="guide" x1="0" :x2="WIDTH" :y1="y(us)" :y2="y(us)" />
-      <text v-for="us in [1000, 1500, 2000]" :key="`w${us}`" x="4" :y="y(us) - 3">{{ us }} µs</text>
+      <line v-for="us in guides" :key="us" class="guide" x1="0" :x2="WIDTH" :y1="y(us)" :y2="y(us)" />
+      <text v-for="us in guides" :key="`w${us}`" x="4" :y="y(us) - 3">{{ us }} µs</text>
       <path v-if="a.length > 1" class="first" :d="`M${line(a)}`" />
       <path v-if="b.length > 1" class="second" :d="`M${line(b)}`" />
       <g v-for="mark in marks" :key="mark">
-        <line class="mark" :x1="x(mark / US_PER_MS)" :x2="x(mark / US_PER_MS)" :y1="HEIGHT - 20" :y2="HEIGHT - 15" />
-        <text :x="x(mark / US_PER_MS)" :y="HEIGHT - 3" text-anchor="middle">{{ timeWords(mark) }}</text>
+        <line class="mark" :x1="x(msOf(mark))" :x2="x(msOf(mark))" :y1="HEIGHT - 20" :y2="HEIGHT - 15" />
+        <text :x="x(msOf(mark))" :y="HEIGHT - 3" text-anchor="middle">{{ timeWords(mark) }}</text>
       </g>
     </svg>
     <figcaption class="muted small">

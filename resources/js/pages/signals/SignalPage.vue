@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { type CaptureOptions, deskQuery, readingQuery } from '@/api/captures'
 import { sizeOf } from '@/lib/numberText'
+import { furthest } from '@/lib/scale'
 import { namesQuery } from '@/api/shelf'
 import { deleteJson, getJson, postJson, sentenceOf } from '@/api/http'
 import { useKeys } from '@/composables/useKeys'
 import { useNotice } from '@/composables/useNotice'
-import FindingLine from '../rig/FindingLine.vue'
+import FindingLine from '@/components/FindingLine.vue'
 import CaptureExport from './CaptureExport.vue'
 import CaptureIntake from './CaptureIntake.vue'
 import CaptureLenses from './CaptureLenses.vue'
@@ -35,30 +36,24 @@ const token = `${Math.random().toString(36).slice(2)}${Date.now()}`
 
 const reading = useQuery(computed(() => ({ ...readingQuery(id.value ?? 0, options.value, token), enabled: id.value !== null })))
 const answer = computed(() => reading.data.value?.answer ?? null)
-const progress = ref<{ bytes: number; of: number } | null>(null)
-const channel = ref(1)
-
 /** While a large capture is being read: how far. */
-let timer = 0
-watch(
-  reading.isFetching,
-  (isReading) => {
-    window.clearInterval(timer)
-    progress.value = null
-    if (!isReading) return
-    timer = window.setInterval(() => {
-      void getJson<{ progress: { bytes: number; of: number } | null }>(`/captures/progress?token=${token}`).then(
-        (told) => (progress.value = told.progress),
-      )
-    }, POLL_MS)
-  },
-  { immediate: true },
-)
-onBeforeUnmount(() => window.clearInterval(timer))
+const asking = useQuery({
+  queryKey: ['progress', token],
+  queryFn: () => getJson<{ progress: { bytes: number; of: number } | null }>(`/captures/progress?token=${token}`),
+  enabled: reading.isFetching,
+  refetchInterval: POLL_MS,
+  gcTime: 0,
+})
+const progress = computed(() => (reading.isFetching.value ? (asking.data.value?.progress ?? null) : null))
+const channel = ref(1)
 
 /** Draws the channel that moves most, until another one is chosen. */
 watch(answer, (now) => {
-  const most = [...(now?.channels ?? [])].sort((a, b) => b.max_us - b.min_us - (a.max_us - a.min_us))[0]
+  const most = furthest(
+    now?.channels ?? [],
+    (one) => one.min_us,
+    (one) => one.max_us,
+  )
   channel.value = most?.channel ?? 1
 })
 

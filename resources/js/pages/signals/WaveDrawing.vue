@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { WaveSeen } from '@/api/captures'
 import { useNarrow } from '@/composables/useNarrow'
-import { levelPath, marksIn, type Stretch, timeWords, wordAt } from './scale'
+import { levelPath, marksIn, placed, type Stretch, timeWords, wordAt } from '@/lib/scale'
 
 export interface WaveDrawingProps {
   wave: WaveSeen
@@ -17,7 +17,7 @@ const emit = defineEmits<{ pick: [us: number] }>()
 const WIDTH = 1000
 const HIGH = 14
 const LOW = 52
-const x = (us: number) => Math.min(WIDTH, Math.max(0, ((us - props.stretch.from) / (props.stretch.to - props.stretch.from)) * WIDTH))
+const x = (us: number) => placed(props.stretch, { from: 0, to: WIDTH }, true)(us)
 const path = computed(() => (props.wave.edges === null ? '' : levelPath(props.wave.edges, props.wave.level, x, WIDTH, HIGH, LOW)))
 const most = computed(() => Math.max(1, ...(props.wave.spans ?? []).map((span) => span.changes)))
 const isNarrow = useNarrow()

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useLandmarks } from '@/composables/useLandmarks'
 import type { CaptureReading, Span } from '@/api/captures'
 import { useNarrow } from '@/composables/useNarrow'
-import { marksIn, type Stretch, timeWords, wordAt } from './scale'
+import { marksIn, placed, SHOWN_US, type Stretch, timeWords, usOf, wordAt } from '@/lib/scale'
 
 export interface WholeDrawingProps {
   reading: CaptureReading
@@ -17,10 +18,9 @@ const emit = defineEmits<{ pick: [us: number] }>()
 
 const WIDTH = 1000
 const HEIGHT = 84
-const FROM_US = 850
-const TO_US = 2150
-const x = (us: number) => ((us - props.stretch.from) / (props.stretch.to - props.stretch.from)) * WIDTH
-const y = (us: number) => HEIGHT - 6 - ((Math.min(TO_US, Math.max(FROM_US, us)) - FROM_US) / (TO_US - FROM_US)) * (HEIGHT - 12)
+const EDGE = 6
+const x = (us: number) => placed(props.stretch, { from: 0, to: WIDTH })(us)
+const y = placed(SHOWN_US, { from: HEIGHT - EDGE, to: EDGE }, true)
 
 const carried = computed(() => props.reading.desk.spans.filter((span) => span.low[props.channel] !== undefined))
 /** Lowest and highest value of each span: a band where much happens in little room, a line where not. */
@@ -45,13 +45,13 @@ function bandOf(spans: Span[]): string {
 }
 /** Without times a bad frame stands where its bytes do. */
 const timeOfBad = (one: CaptureReading['answer']['bad_frames'][number]) =>
-  one.t_ms === null ? ((one.offset ?? 0) / Math.max(1, props.reading.answer.bytes ?? 1)) * props.stretch.to : one.t_ms * 1000
+  one.t_ms === null ? ((one.offset ?? 0) / Math.max(1, props.reading.answer.bytes ?? 1)) * props.stretch.to : usOf(one.t_ms)
 const bad = computed(() => props.reading.answer.bad_frames.map((one) => ({ at: x(timeOfBad(one)), reason: one.reason })))
 const flags = computed(() =>
   props.reading.answer.flag_times
     .filter((one) => one.flag === 'failsafe' || one.flag === 'frame_lost')
     .filter((one) => one.from_ms !== null)
-    .map((one) => ({ from: x((one.from_ms ?? 0) * 1000), to: x((one.to_ms ?? 0) * 1000), flag: one.flag })),
+    .map((one) => ({ from: x(usOf(one.from_ms ?? 0)), to: x(usOf(one.to_ms ?? 0)), flag: one.flag })),
 )
 const isNarrow = useNarrow()
 const marks = computed(() => marksIn(props.stretch, isNarrow.value ? 3 : 7))
@@ -66,12 +66,14 @@ function pick(event: MouseEvent | PointerEvent): void {
   const box = (event.currentTarget as SVGElement).getBoundingClientRect()
   emit('pick', props.stretch.from + ((event.clientX - box.left) / box.width) * (props.stretch.to - props.stretch.from))
 }
+
+const { list: guides } = useLandmarks()
 </script>
 
 <template>
   <svg :viewBox="`0 0 ${WIDTH} 112`" preserveAspectRatio="none" class="whole" role="img" :aria-label="label" @pointerdown="pick" @pointermove="pick">
     <rect class="bracket" :x="bracketX.from" y="0" :width="bracketX.width" height="98" />
-    <line v-for="us in [1000, 1500, 2000]" :key="us" class="guide" x1="0" :x2="WIDTH" :y1="y(us)" :y2="y(us)" vector-effect="non-scaling-stroke" />
+    <line v-for="us in guides" :key="us" class="guide" x1="0" :x2="WIDTH" :y1="y(us)" :y2="y(us)" vector-effect="non-scaling-stroke" />
     <path class="band" :d="band" vector-effect="non-scaling-stroke" />
     <rect
       v-for="(one, k) in flags"
@@ -86,7 +88,7 @@ function pick(event: MouseEvent | PointerEvent): void {
     <line v-for="mark in marks" :key="mark" class="mark" :x1="x(mark)" :x2="x(mark)" y1="98" y2="102" vector-effect="non-scaling-stroke" />
   </svg>
   <div class="words" aria-hidden="true">
-    <span v-for="us in [1000, 1500, 2000]" :key="us" class="guide-word value" :style="{ top: `${(y(us) / 112) * 126 - 126 - 9}px` }">{{ us }}</span>
+    <span v-for="us in guides" :key="us" class="guide-word value" :style="{ top: `${(y(us) / 112) * 126 - 126 - 9}px` }">{{ us }}</span>
     <span v-for="mark in marks" :key="mark" class="time value" :style="{ left: wordAt(x(mark), WIDTH) }">{{ timeWords(mark) }}</span>
   </div>
 </template>

@@ -2,7 +2,7 @@
 import type { SwitchAnswer } from '@/api/generated/switch.out'
 import type { Finding } from '@/api/generated/finding'
 import TravelRuler from '@/components/TravelRuler.vue'
-import FindingLine from '../../rig/FindingLine.vue'
+import FindingLine from '@/components/FindingLine.vue'
 import { figure } from '@/lib/numberText'
 import { type Answers, linesOf } from '../tool'
 

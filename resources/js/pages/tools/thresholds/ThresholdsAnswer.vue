@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ThresholdsAnswer } from '@/api/generated/thresholds.out'
 import type { Finding } from '@/api/generated/finding'
-import FindingLine from '../../rig/FindingLine.vue'
+import FindingLine from '@/components/FindingLine.vue'
 import { figure } from '@/lib/numberText'
 
 export interface ThresholdsProps {

@@ -2,7 +2,7 @@
 import type { TuneAnswer } from '@/api/generated/tune.out'
 import type { Finding } from '@/api/generated/finding'
 import TravelRuler from '@/components/TravelRuler.vue'
-import FindingLine from '../../rig/FindingLine.vue'
+import FindingLine from '@/components/FindingLine.vue'
 import { figure } from '@/lib/numberText'
 import { type Answers } from '../tool'
 

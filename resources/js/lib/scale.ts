@@ -5,6 +5,35 @@ export interface Stretch {
 }
 
 export const lengthOf = (stretch: Stretch) => stretch.to - stretch.from
+export const middleOf = (stretch: Stretch) => (stretch.from + stretch.to) / 2
+
+/** Where a value stands on a drawing: a straight line from one stretch to another; `isKept`: never beyond its ends. */
+export function placed(from: Stretch, to: Stretch, isKept = false): (value: number) => number {
+  return (value) => {
+    const share = (value - from.from) / (from.to - from.from)
+    return Number((to.from + (isKept ? Math.min(1, Math.max(0, share)) : share) * (to.to - to.from)).toFixed(6))
+  }
+}
+
+/** The pulse widths that drawings show, µs: what any equipment sends, with room on both sides. */
+export const SHOWN_US: Stretch = { from: 850, to: 2150 }
+
+/** Where each of these begins that stand one behind the other, and where the last one ends. */
+export function stacked(lengths: number[]): number[] {
+  const starts = [0]
+  for (const length of lengths) starts.push((starts[starts.length - 1] ?? 0) + length)
+  return starts
+}
+
+const PER_MS = 1000
+
+export const usOf = (ms: number) => ms * PER_MS
+export const msOf = (us: number) => us / PER_MS
+export const secondsOf = (ms: number) => ms / PER_MS
+/** How many a second, of a time from one to the next in ms. */
+export const rateOf = (ms: number) => PER_MS / ms
+/** A share of one as percent. */
+export const percentOf = (share: number) => share * 100
 
 /** The stretch moved by so much, kept inside another one. */
 export function moved(stretch: Stretch, by: number, inside: Stretch): Stretch {
@@ -58,4 +87,21 @@ export function levelPath(edges: number[], level: 0 | 1, x: (us: number) => numb
     path += `H${at}V${y()}`
   }
   return `${path}H${end.toFixed(1)}`
+}
+
+/** Whether two values are no further apart than so much. */
+export const isWithin = (low: number, high: number, most: number) => high - low <= most
+
+/** What begins here and lasts so long, with room on both sides: a share of its length. */
+export const around = (begin: number, length: number, margin: number): Stretch => ({
+  from: begin - margin * length,
+  to: begin + length * (1 + margin),
+})
+
+/** A time moved back by so much. */
+export const back = (time: number, by: number) => time - by
+
+/** Which of these goes furthest from its lowest to its highest; none: null. */
+export function furthest<T>(all: T[], low: (one: T) => number, high: (one: T) => number): T | null {
+  return all.reduce<T | null>((most, one) => (most === null || high(one) - low(one) > high(most) - low(most) ? one : most), null)
 }
