@@ -28,7 +28,6 @@ abstract class TestCase extends BaseTestCase
         return $this;
     }
 
-    /** Sends a body as it is, also when it is no sound JSON. */
     /** What a person means to do with a rig, on the rig as it is now. */
     public function means(string $rig, string $intent, array $told, ?int $revision = null): TestResponse
     {
@@ -37,6 +36,7 @@ abstract class TestCase extends BaseTestCase
         return $this->postJson("/api/v1/rigs/$rig/intents", ['revision' => $revision, 'intent' => $intent, 'told' => (object) $told]);
     }
 
+    /** Sends a body as it is, also when it is no sound JSON. */
     public function raw(string $method, string $address, string $body): TestResponse
     {
         return $this->call($method, "/api/v1/$address", server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'text/html'], content: $body);
