@@ -41,6 +41,9 @@ final class Answers
         foreach (self::changes() as $name => [$rig, $patch]) {
             $all["rig-$name"] = static fn (): mixed => DemoRigs::review(DemoRigs::changed(DemoRigs::get($rig), $patch));
         }
+        foreach (Situations::all() as $name => $situation) {
+            $all["situation-$name"] = static fn (): mixed => Situations::review($situation);
+        }
         $all['rig-blank'] = static fn (): mixed => DemoRigs::review(RigDocument::of(RigDocument::blank('New', 'plane')));
 
         return $all;
