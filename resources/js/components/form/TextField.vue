@@ -21,7 +21,8 @@ function input(event: Event): void {
 
 function leave(): void {
   const text = draft.value?.value
-  if (text === undefined) return
+  // Nothing was typed, or it is on its way already.
+  if (text === undefined || draft.value?.isTold) return
   if (text.trim() === props.value) drop()
   else if (props.reads && !props.reads(text)) isWrong.value = true
   else void tell(() => props.save(text.trim()))

@@ -1,0 +1,202 @@
+import { flushPromises } from '@vue/test-utils'
+import { beforeEach, describe, expect, it } from 'vitest'
+import type { SwitchRowView, TravelRowView } from '@/api/rigs'
+import { CHOICES, fakeHandle, part, reviewOf, rigOf } from '@/testing/bench'
+import PackSelect from '@/components/PackSelect.vue'
+import FunctionList from './FunctionList.vue'
+import PathTold from './PathTold.vue'
+import RigHead from './RigHead.vue'
+import SchoolChoice from './SchoolChoice.vue'
+import StepBar from './StepBar.vue'
+import SwitchShape from './SwitchShape.vue'
+import SwitchWindows from './SwitchWindows.vue'
+import TravelRow from './TravelRow.vue'
+import WiringStep from './WiringStep.vue'
+
+beforeEach(() => {
+  document.body.innerHTML = ''
+  localStorage.clear()
+})
+
+const dunlin = () => reviewOf('rig-dunlin')
+const rowOf = (name: string) => dunlin().switches.rows.find((row) => row.function === name) as SwitchRowView
+
+describe('the windows of a switch', () => {
+  it('name the window that is meant, whatever its place, and tell one edge only', async () => {
+    const { handle, meant } = fakeHandle()
+    const page = part(SwitchWindows, { row: rowOf('mode'), hasController: true, handle })
+    await page.find('[aria-label="hold, from"]').setValue('1450')
+    await page.find('[aria-label="hold, from"]').trigger('change')
+    await page.find('[aria-label="return holds position 3"]').setValue(false)
+    expect(meant).toEqual([
+      ['set-window', { window: 'hold', channel: 6, position: 2, lo: 1450 }],
+      ['want-position', { window: 'return', channel: 6, position: 3, holds: 3, wanted: false }],
+    ])
+  })
+
+  it('free their field for the next one at once, and put back what was not taken', async () => {
+    const { handle, meant, answer } = fakeHandle()
+    const page = part(SwitchWindows, { row: rowOf('arm'), hasController: true, handle })
+    const field = page.find<HTMLInputElement>('[aria-label="New window for arm"]')
+    await field.setValue('prearm')
+    await page.find('form').trigger('submit')
+    expect(meant).toEqual([['add-window', { function: 'arm', name: 'prearm' }]])
+    expect(field.element.value).toBe('')
+    answer(false)
+    await flushPromises()
+    expect(field.element.value).toBe('prearm')
+  })
+
+  it('cannot be added where no controller has windows', () => {
+    const { handle } = fakeHandle()
+    expect(
+      part(SwitchWindows, { row: rowOf('arm'), hasController: false, handle })
+        .find('form')
+        .exists(),
+    ).toBe(false)
+  })
+})
+
+describe('the shape of a switch', () => {
+  it('is told as it is meant: levels, weight, where it stands at power-up', async () => {
+    const { handle, meant } = fakeHandle()
+    const page = part(SwitchShape, { row: rowOf('mode'), handle })
+    const [weight, , levels] = page.findAll('input')
+    await weight?.setValue('50')
+    await weight?.trigger('change')
+    await levels?.setValue('-50 0 100')
+    await levels?.trigger('change')
+    await levels?.setValue('100')
+    await levels?.trigger('change')
+    expect(levels?.attributes('aria-invalid')).toBe('true')
+    await page.find('select').setValue('2')
+    expect(meant).toEqual([
+      ['set-switch', { function: 'mode', weight: 50 }],
+      ['set-switch', { function: 'mode', curve: [-50, 0, 100] }],
+      ['set-switch', { function: 'mode', power_up: 2 }],
+    ])
+  })
+})
+
+describe('a row of travel', () => {
+  const drafts = (typed: unknown[]) => ({
+    valueOf: (row: TravelRowView, side: 'lo' | 'mid' | 'hi') => row.reading?.[side] ?? null,
+    type: (...given: unknown[]) => typed.push(given.slice(1)),
+    put: (...given: unknown[]) => typed.push(given.slice(1)),
+    enter: () => undefined,
+    leave: () => undefined,
+  })
+  const props = (channel: number, typed: unknown[] = [], problem: unknown = null) => {
+    const review = dunlin()
+    const row = review.travel.rows.find((one) => one.channel === channel)
+    return { row, view: review.travel, units: review.units, drafts: drafts(typed), problem, tellsWhy: false }
+  }
+
+  it('shows what to set where something is to be set, and what it will give', () => {
+    const text = part(TravelRow, props(4)).text()
+    expect(text).toContain('to be set')
+    expect(text).toContain('−18')
+    expect(text).toContain('will give')
+  })
+
+  it('says what is wrong instead, at the field that is wrong', () => {
+    const page = part(TravelRow, props(4, [], { message: 'Found the middle below the low end.', path: 'drafts.4.mid' }))
+    expect(page.find('[role="alert"]').text()).toBe('Found the middle below the low end.')
+    expect(page.findAll('input').map((field) => field.attributes('aria-invalid'))).toEqual(['false', 'true', 'false'])
+  })
+
+  it('hands on what is typed in µs', async () => {
+    const typed: unknown[] = []
+    const page = part(TravelRow, props(4, typed))
+    await page.findAll('input')[2]?.setValue('1990')
+    expect(typed).toEqual([['hi', 1990]])
+  })
+})
+
+describe('the two schools', () => {
+  it('name the usual pulse widths as the core has them, and tell the choice', async () => {
+    const { handle, meant } = fakeHandle()
+    const page = part(SchoolChoice, { view: dunlin().travel, units: dunlin().units, handle }, [CHOICES])
+    expect(page.text()).toContain('Bring the handset to 1000–1500–2000 µs')
+    await page.findAll('input')[1]?.setValue(true)
+    await page.findAll('input')[3]?.setValue(true)
+    expect(meant).toEqual([
+      ['choose-school', { school: 'leave' }],
+      ['choose-centring', { centring: 'controller' }],
+    ])
+  })
+})
+
+describe('a pack', () => {
+  it('is chosen from the lists of the core; one that is not usual stays what it is', async () => {
+    const told: unknown[] = []
+    const save = (pack: unknown) => Promise.resolve(told.push(pack) > 0)
+    const page = part(PackSelect, { pack: { chemistry: 'nimh', cells: 12 }, where: 'handset', none: 'as on its card', save }, [CHOICES])
+    expect((page.element as HTMLSelectElement).value).toBe('nimh 12')
+    expect(page.findAll('option').map((option) => option.text())).toEqual(['as on its card', '12 nimh', '3 LiPo', '2 LiFe'])
+    await page.find('select').setValue('life 2')
+    await page.find('select').setValue('')
+    expect(told).toEqual([{ chemistry: 'life', cells: 2 }, null])
+  })
+})
+
+describe('functions', () => {
+  it('are put one by one, and refused before they are sent when they cannot be meant', async () => {
+    const { handle, meant } = fakeHandle()
+    const page = part(FunctionList, { rig: rigOf('rig-dunlin'), handle })
+    const [name, channel] = page.findAll('input')
+    await name?.setValue('Landing Gear')
+    await channel?.setValue('33')
+    await channel?.trigger('keydown', { key: 'Enter' })
+    expect(page.find('[role="alert"]').text()).toBe('A channel is a whole number from 1 to 32.')
+    await channel?.setValue('8')
+    await channel?.trigger('keydown', { key: 'Enter' })
+    await page.find('[aria-label="Remove arm"]').trigger('click')
+    expect(meant).toEqual([
+      ['put-function', { function: 'landing_gear', channel: 8 }],
+      ['remove-function', { function: 'arm' }],
+    ])
+  })
+})
+
+describe('the wires', () => {
+  it('are told one by one, by their row', async () => {
+    const { handle, meant } = fakeHandle()
+    const page = part(WiringStep, { rig: rigOf('rig-dunlin'), handle }, [CHOICES])
+    const fields = page.findAll('input.colour')
+    await fields[0]?.setValue(' white ')
+    await fields[0]?.trigger('change')
+    await fields[2]?.setValue('black')
+    await fields[2]?.trigger('change')
+    expect(meant).toEqual([
+      ['colour-wire', { row: 'weft-r16i-all-channels', wire: 'signal', colour: 'white' }],
+      ['colour-wire', { row: 'weft-r16i-all-channels', wire: 'ground', colour: 'black' }],
+    ])
+  })
+})
+
+describe('the head of a rig and its steps', () => {
+  it('say how it stands, in words beside the mark', () => {
+    const { handle } = fakeHandle()
+    const page = part(RigHead, { rig: rigOf('rig-dunlin'), handle, selected: null })
+    expect(page.find('[aria-live="polite"]').text()).toContain(dunlin().next.sentence)
+  })
+
+  it('offer the eight steps in the order of the job, each with its state, and what stands beside them', () => {
+    const page = part(StepBar, { rig: rigOf('rig-dunlin'), step: 'travel', isAsked: true })
+    const steps = page.findAll('li').map((item) => item.text())
+    expect(steps).toHaveLength(11)
+    expect(steps[4]).toBe('5Travelneeds you')
+    expect(page.find('[aria-current="step"]').text()).toContain('Travel')
+  })
+})
+
+describe('a chain that was taken', () => {
+  it('says what it costs in time, and where', () => {
+    const { handle } = fakeHandle()
+    const text = part(PathTold, { rig: rigOf('rig-dunlin'), handle }).text()
+    expect(text).toContain('Delay, stick to servo')
+    expect(text).toContain(`${dunlin().latency_ms?.mean.toFixed(1)} ms`)
+    expect(text).toContain('Where the delay arises')
+  })
+})

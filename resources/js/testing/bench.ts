@@ -1,0 +1,73 @@
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
+import { mount, RouterLinkStub } from '@vue/test-utils'
+import { readFileSync } from 'node:fs'
+import { type Component, ref } from 'vue'
+import type { RigData, RigReview } from '@/api/rigs'
+import type { RigHandle } from '@/composables/useRig'
+
+/** What the bench answers of a demo rig: the same files that the core's answers are held against. */
+export const reviewOf = (name: string) => JSON.parse(readFileSync(`tests/fixtures/answers/${name}.json`, 'utf8')) as RigReview
+
+/** A rig as a screen gets it, of such a review. */
+export function rigOf(name: string, settings: Record<string, unknown> = {}): RigData {
+  return {
+    slug: 'rig',
+    revision: 1,
+    document: { linguator: 1, name: 'Rig', craft: { kind: 'multirotor' }, chain: [], settings },
+    review: reviewOf(name),
+    history: [],
+    history_total: 0,
+    undo: null,
+    newer_cards: [],
+    shares_memory_with: [],
+    attachments: [],
+  } as unknown as RigData
+}
+
+/** Stands in for the bench: remembers what was meant, and answers when and as the test says. */
+export function fakeHandle() {
+  const meant: [string, unknown][] = []
+  const waiting: ((isTaken: boolean) => void)[] = []
+  const handle = {
+    intend: (intent: string, told: unknown) => {
+      meant.push([intent, told])
+      return new Promise<boolean>((resolve) => waiting.push(resolve))
+    },
+    patch: () => Promise.resolve(true),
+    undo: () => Promise.resolve(true),
+    rig: ref(null),
+    query: {},
+  } as unknown as RigHandle
+  return { handle, meant, answer: (isTaken: boolean) => waiting.shift()?.(isTaken) }
+}
+
+/** A part of a screen on its own, with what the bench has told before. */
+export function part(component: Component, props: Record<string, unknown>, told: [readonly string[], unknown][] = []) {
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } })
+  for (const [key, data] of told) client.setQueryData(key, data)
+  return mount(component, {
+    props,
+    global: { plugins: [[VueQueryPlugin, { queryClient: client }]], stubs: { RouterLink: RouterLinkStub } },
+    attachTo: document.body,
+  } as never)
+}
+
+export const CHOICES: [readonly string[], unknown] = [
+  ['choices'],
+  {
+    packs: {
+      handset: [
+        { chemistry: 'lipo', cells: 3, label: '3 LiPo' },
+        { chemistry: 'life', cells: 2, label: '2 LiFe' },
+      ],
+      craft: [{ chemistry: 'nimh', cells: 4, label: '4 NiMH' }],
+    },
+    chemistries: [],
+    wire_formats: [],
+    serial_formats: [],
+    lines: [],
+    orders: [],
+    signal: { still_us: 2 },
+    landmarks: { lo: 1000, mid: 1500, hi: 2000 },
+  },
+]
