@@ -56,6 +56,7 @@ describe('a value on a drawing', () => {
       { lo: 1490, hi: 1510 },
       { lo: 1000, hi: 2000 },
       { lo: 1000, hi: 1900 },
+      { lo: 1100, hi: 2100 },
     ]
     expect(
       furthest(
