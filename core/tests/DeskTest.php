@@ -19,6 +19,7 @@ use Linguator\Core\StandIn\Recording;
 use Linguator\Core\StandIn\StandInOptions;
 use Linguator\Core\Tests\Decode;
 use Linguator\Core\Tests\Frames;
+use Linguator\Core\Tests\Seeded;
 
 function deskOf(string $capture): array
 {
@@ -116,7 +117,8 @@ it('drafts a card for a format that nobody knows, and the draft reads it as it s
 
 it('finds no check where there is none, and no frame in noise or a byte that never changes', function () {
     mt_srand(82);
-    foreach ([random_bytes(5000), str_repeat("\0", 5000), str_repeat('ab', 2500), '', "\1\2"] as $bytes) {
+    mt_srand(7);
+    foreach ([Seeded::bytes(5000), str_repeat("\0", 5000), str_repeat('ab', 2500), '', "\1\2"] as $bytes) {
         expect(UnknownFrame::in($bytes)?->check)->toBeNull();
     }
     $frames = '';

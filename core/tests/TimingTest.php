@@ -7,6 +7,8 @@ use Eris\TestTrait;
 use Linguator\Core\Timing\LatencyBudget;
 use Linguator\Core\Timing\LatencyStage;
 use Linguator\Core\Timing\PulseTrain;
+use Linguator\Core\Timing\Resolution;
+use Linguator\Core\Timing\StageLevels;
 
 uses(TestTrait::class);
 
@@ -62,4 +64,12 @@ it('proposes remedies for a pulse train that do mend it', function () {
         $most = $train->mostChannels();
         expect($most === 0 || $with($frame, $most)->isSound())->toBeTrue()->and($with($frame, $most + 1)->isSound())->toBeFalse();
     });
+});
+
+it('lets the stage with the fewest levels govern, wherever it stands', function () {
+    $stages = [new StageLevels('handset', 2048), new StageLevels('air', 1024), new StageLevels('wire', 1640)];
+    $resolution = new Resolution($stages, 1024.0);
+    expect($resolution->coarsest())->name->toBe('air')->levels->toBe(1024)
+        ->and(array_map(fn ($step) => $step->stepUs, $resolution->steps()))->toBe([0.5, 1.0, 0.624])
+        ->and((new Resolution([], 1024.0))->coarsest())->toBeNull();
 });

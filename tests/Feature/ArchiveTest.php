@@ -138,9 +138,7 @@ it('leaves out names of things that are not here, and bounds how many there may 
         $report = app(ImportArchive::class)->import(rezipped("$folder/names.zip", $files), false, ArchiveBounds::page());
         expect($report['names'])->toBe(21)->and($report['names_left_out'])->toBe(12)->and(Alias::query()->where('target', 'nowhere')->count())->toBe(0);
         $files['names.json'] = json_encode(array_map(fn (int $k): array => $name('s100i', "name $k"), range(1, 20_000)));
-        $begin = microtime(true);
         expect(fn () => app(ImportArchive::class)->import(rezipped("$folder/many.zip", $files), false, ArchiveBounds::page()))->toThrow(Linguator\Core\Document\DocumentError::class, 'found 20000 entries');
-        expect(microtime(true) - $begin)->toBeLessThan(5.0);
     });
 });
 

@@ -1,3 +1,4 @@
+import { type AddressInfo, createServer } from 'node:net'
 import { type ChildProcess, spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -193,11 +194,23 @@ test('two wires are laid over one another', async ({ page }) => {
   await expectAccessible(page)
 })
 
+/** A port of this machine on which nothing listens just now. */
+const freePort = () =>
+  new Promise<number>((resolve) => {
+    const server = createServer()
+    server.listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as AddressInfo
+      server.close(() => resolve(port))
+    })
+  })
+
 test.describe('live', () => {
   let sender: ChildProcess
-  const PORT = 4599
+  let port = 0
+  let silent = 0
   test.beforeAll(async () => {
-    sender = spawn('php', ['artisan', 'linguator:stand-in', `--port=${PORT}`, '--format=s115e', '--seconds=60'], {
+    ;[port, silent] = await Promise.all([freePort(), freePort()])
+    sender = spawn('php', ['artisan', 'linguator:stand-in', `--port=${port}`, '--format=s115e', '--seconds=60'], {
       stdio: ['ignore', 'ignore', 'pipe'],
     })
     await new Promise((resolve) => sender.stderr?.once('data', resolve))
@@ -206,10 +219,10 @@ test.describe('live', () => {
 
   test('a stand-in on a port of this machine is listened to', async ({ page }) => {
     await page.goto('/signals/live')
-    await page.getByLabel('Port').fill('4598')
+    await page.getByLabel('Port').fill(String(silent))
     await page.getByRole('button', { name: 'Listen' }).click()
-    await expect(page.getByRole('alert')).toContainText('Nothing listens on port 4598')
-    await page.getByLabel('Port').fill(String(PORT))
+    await expect(page.getByRole('alert')).toContainText(`Nothing listens on port ${silent}`)
+    await page.getByLabel('Port').fill(String(port))
     await page.getByRole('button', { name: 'Listen' }).click()
     await expect(page.getByText('This is eighth-µs words, 115 k with CRC-16.')).toBeVisible()
     const first = page.getByRole('listitem').filter({ has: page.getByRole('img', { name: /^Channel 1 at/ }) })

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Format;
 
+use Linguator\Core\Quantity\Pulse;
+
 /** Counts on the wire against µs of pulse width. */
 final readonly class CountScale
 {
-    private const CENTRE_US = 1500.0;
-
     /** Decimals kept before rounding, so that 0.5 stays half-way whatever the division left behind. */
     private const DUST_DIGITS = 9;
 
@@ -19,7 +19,7 @@ final readonly class CountScale
     /** The nearest count, half-way away from zero, within what the format can carry. */
     public function count(float $us): int
     {
-        return $this->clip((int) round(round(max(-1e6, min(1e6, ($us - self::CENTRE_US) / $this->usPerCount)) + $this->centre, self::DUST_DIGITS)));
+        return $this->clip((int) round(round(max(-1e6, min(1e6, ($us - Pulse::CENTRE_US) / $this->usPerCount)) + $this->centre, self::DUST_DIGITS)));
     }
 
     public function clip(int $count): int
@@ -29,6 +29,6 @@ final readonly class CountScale
 
     public function us(int $count): float
     {
-        return self::CENTRE_US + ($count - $this->centre) * $this->usPerCount;
+        return Pulse::CENTRE_US + ($count - $this->centre) * $this->usPerCount;
     }
 }

@@ -6,6 +6,7 @@ namespace Linguator\Core\Gear;
 
 use Linguator\Core\Channel\ChannelOrder;
 use Linguator\Core\Document\Node;
+use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Supply\Pack;
 
 /** The transmitter in the hands. */
@@ -46,7 +47,7 @@ final readonly class Handset implements Box
             $card->text('name'),
             $card->intOrNull('channels'),
             ChannelOrder::tryOf($card->textOrNull('order')),
-            $scale?->numberOrNull('centre') ?? 1500.0,
+            $scale?->numberOrNull('centre') ?? Pulse::CENTRE_US,
             $scale?->numberOrNull('us_per_100'),
             self::radios($card),
             [...self::ports($bay, Place::Bay), ...self::ports($trainer, Place::Trainer)],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Signal;
 
+use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Quantity\Steps;
 
 /**
@@ -127,7 +128,7 @@ final class ChannelTally
 
     public function us(float $count): float
     {
-        return Steps::clean(1500.0 + ($count - $this->centre) * $this->usPerCount);
+        return Steps::clean(Pulse::CENTRE_US + ($count - $this->centre) * $this->usPerCount);
     }
 
     private function flush(): void

@@ -6,6 +6,7 @@ namespace Linguator\Core\Signal;
 
 use Linguator\Core\Format\FrameAnatomy;
 use Linguator\Core\Line\LineSetting;
+use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Quantity\Steps;
 
 /** What the signal desk draws beside the verb's answer. */
@@ -14,7 +15,7 @@ final readonly class DeskView
     /** A channel over which a stick was moved from end to end travels at least so far. */
     private const MOVING_US = 600.0;
 
-    private const USUAL_US = [1000.0, 2000.0];
+    private const USUAL_US = [Pulse::LOW_US, Pulse::HIGH_US];
 
     /** Share of bad frames up to which the ends that were seen are the ends that were sent. */
     private const FEW_BAD = 0.02;

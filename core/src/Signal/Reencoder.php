@@ -12,6 +12,7 @@ use Linguator\Core\Line\Edges;
 use Linguator\Core\Line\LineSetting;
 use Linguator\Core\Line\PulseWriter;
 use Linguator\Core\Line\UartWriter;
+use Linguator\Core\Quantity\Pulse;
 
 /** The values of a capture as another signal: serial in any format, or a pulse train. */
 final readonly class Reencoder
@@ -46,7 +47,7 @@ final readonly class Reencoder
             $counts = [];
             $channels = $inFrame === null ? max($card->fewestChannels, min($card->mostChannels, max(0, ...array_keys($us)))) : $card->mostChannels;
             for ($channel = 1; $channel <= $channels; $channel++) {
-                $counts[$channel] = $card->scale->count($us[$channel] ?? 1500.0);
+                $counts[$channel] = $card->scale->count($us[$channel] ?? Pulse::CENTRE_US);
             }
             $halves = array_chunk($counts, max(1, $inFrame ?? count($counts)), true);
             yield [self::LEAD_US + ($ms - $rows[0][0]) * 1000, $encoder->encode(new Frame($halves[$k % count($halves)]))];

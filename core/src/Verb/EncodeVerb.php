@@ -11,13 +11,14 @@ use Linguator\Core\Format\Encoder;
 use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\Formats;
 use Linguator\Core\Format\Frame;
+use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Quantity\Steps;
 
 /** Which bytes carry these channel values? */
 final readonly class EncodeVerb implements Verb
 {
     /** A digital channel is on above this, µs. */
-    private const ON_ABOVE_US = 1500.0;
+    private const ON_ABOVE_US = Pulse::CENTRE_US;
 
     public function __construct(private Formats $formats, private Schemas $schemas)
     {

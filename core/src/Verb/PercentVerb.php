@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Verb;
 
 use Linguator\Core\Document\Node;
+use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Quantity\Scale;
 use Linguator\Core\Quantity\Steps;
 
@@ -24,7 +25,7 @@ final class PercentVerb implements Verb
     public function __invoke(\stdClass $input): array
     {
         $node = new Node($input);
-        $centre = $node->number('centre', 1500.0);
+        $centre = $node->number('centre', Pulse::CENTRE_US);
         $from = new Scale($centre, $node->number('from_us_per_100'));
         $percent = $node->number('percent');
 

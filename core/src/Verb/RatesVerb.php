@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Verb;
 
 use Linguator\Core\Document\Node;
+use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Quantity\Scale;
 use Linguator\Core\Switching\StickCurve;
 
@@ -24,7 +25,7 @@ final class RatesVerb implements Verb
     public function __invoke(\stdClass $input): array
     {
         $node = new Node($input);
-        $scale = new Scale($node->number('centre', 1500.0), $node->number('us_per_100'));
+        $scale = new Scale($node->number('centre', Pulse::CENTRE_US), $node->number('us_per_100'));
         $curve = new StickCurve($node->number('rate_pct') / 100, $node->number('expo_pct') / 100);
 
         return [
