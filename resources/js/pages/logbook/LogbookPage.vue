@@ -2,7 +2,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
 import { getJson, sentenceOf } from '@/api/http'
 import { type Logbook, rigsQuery } from '@/api/rigs'
 import AttachedFiles from '@/components/AttachedFiles.vue'
@@ -37,11 +37,16 @@ function set(key: Key, value: string): void {
   else apply()
 }
 function apply(): void {
+  // Taken along with something else, or left behind with the page.
+  if (Object.keys(waiting).length === 0) return
   const query = { ...route.query, ...waiting }
   waiting = {}
   void router.replace({ query })
 }
 const applySoon = useDebounceFn(apply, WAIT_MS)
+onBeforeRouteLeave(() => {
+  waiting = {}
+})
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 

@@ -2,7 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced, useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { onBeforeRouteLeave, onBeforeRouteUpdate, useRoute, useRouter } from 'vue-router'
 import { choicesQuery } from '@/api/choices'
 import { ApiError, getJson, postJson, sentenceOf } from '@/api/http'
 import { deskQuery } from '@/api/captures'
@@ -61,13 +61,25 @@ function open(): void {
 }
 
 /** The numbers stand in the address, so that they survive a reload and can be handed on. */
+let isToKeep = false
 const keepInAddress = useDebounceFn(() => {
+  if (!isToKeep) return
+  isToKeep = false
   const query = Object.fromEntries(Object.entries(answers.value).filter(([, text]) => text !== ''))
   void router.replace({ query })
 }, WAIT_MS)
 
+// On the way to another page nothing is written into its address.
+onBeforeRouteLeave(() => {
+  isToKeep = false
+})
+onBeforeRouteUpdate((to, from) => {
+  if (to.params.tool !== from.params.tool) isToKeep = false
+})
+
 function type(key: string, value: string): void {
   answers.value = { ...answers.value, [key]: value }
+  isToKeep = true
   void keepInAddress()
 }
 
