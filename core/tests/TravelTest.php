@@ -11,8 +11,8 @@ use Linguator\Core\Travel\ChannelSettings;
 use Linguator\Core\Travel\Gimbal;
 use Linguator\Core\Travel\HandsetTravel;
 use Linguator\Core\Travel\HiddenReversals;
-use Linguator\Core\Travel\ModelGuess;
 use Linguator\Core\Travel\Reading;
+use Linguator\Core\Travel\ResidueExplanation;
 use Linguator\Core\Travel\ServoRange;
 use Linguator\Core\Travel\SubtrimModel;
 use Linguator\Core\Travel\TravelSolver;
@@ -72,8 +72,8 @@ it('finds the sub-trim model that made two readings', function () {
             $handset = handsetWith($model);
             $truth = stick($handset, $low, $high, $centre);
             [$first, $then] = [new ChannelSettings(100, 100, 5), new ChannelSettings($p, $p, $trim)];
-            $guess = ModelGuess::between($handset->with(SubtrimModel::After), $truth->predict($first), $first, $truth->predict($then), $then);
-            expect($guess->model())->toBe($model);
+            $explained = ResidueExplanation::of($handset->with(SubtrimModel::After), $truth->predict($first), $first, $truth->predict($then), $then);
+            expect($explained?->model)->toBe($model === SubtrimModel::After ? null : $model);
         });
 });
 
@@ -81,7 +81,7 @@ it('does not guess a model from readings that all models explain', function () {
     $handset = handsetWith(SubtrimModel::After);
     [$first, $then] = [new ChannelSettings(100, 100, 0), new ChannelSettings(90, 90, 0)];
     $truth = stick($handset, 500, 500, 1500);
-    expect(ModelGuess::between($handset, $truth->predict($first), $first, $truth->predict($then), $then)->model())->toBeNull();
+    expect(ResidueExplanation::of($handset, $truth->predict($first), $first, $truth->predict($then), $then))->toBeNull();
 });
 
 it('holds an end at the limit and says what is reached and what to do', function () {

@@ -9,8 +9,6 @@ use Linguator\Core\Document\Node;
 /** The colours of a cable's wires, in the user's words; empty: not said. */
 final readonly class Colours
 {
-    public const WIRES = ['signal', 'plus', 'ground'];
-
     public function __construct(public string $signal, public string $plus, public string $ground)
     {
     }

@@ -15,12 +15,13 @@ export interface SwitchWindowsProps {
 }
 const props = defineProps<SwitchWindowsProps>()
 
+const EDGES = { lo: 'from', hi: 'to' } as const
 const newName = ref('')
 
 /** Which window is meant, even if another went meanwhile. */
 const named = (window: SwitchWindowView) => ({ window: window.name, channel: window.channel, position: window.position })
 
-const edge = (window: SwitchWindowView, key: 'lo' | 'hi') => (us: number | null) =>
+const edge = (window: SwitchWindowView, key: keyof typeof EDGES) => (us: number | null) =>
   props.handle.intend('set-window', { ...named(window), [key]: us ?? window[key] })
 
 const want = (window: SwitchWindowView, holds: number) => (wanted: boolean) =>
@@ -41,8 +42,7 @@ async function add(): Promise<void> {
       <thead>
         <tr>
           <th scope="col">window in the controller</th>
-          <th scope="col">from, µs</th>
-          <th scope="col">to, µs</th>
+          <th v-for="word in EDGES" :key="word" scope="col">{{ word }}, µs</th>
           <th scope="col">should hold position</th>
           <th scope="col"><span class="sr-only">remove</span></th>
         </tr>
@@ -52,25 +52,14 @@ async function add(): Promise<void> {
           <td>
             <b>{{ window.name }}</b> <span :class="window.ok ? 'muted' : 'miss'">{{ window.ok ? 'fits' : 'does not fit' }}</span>
           </td>
-          <td>
+          <td v-for="(word, key) in EDGES" :key="key">
             <NumberField
               class="edge"
-              :value="window.lo"
-              :save="edge(window, 'lo')"
+              :value="window[key]"
+              :save="edge(window, key)"
               :lowest="1"
               :highest="5000"
-              :aria-label="`${window.name}, from`"
-              maxlength="6"
-            />
-          </td>
-          <td>
-            <NumberField
-              class="edge"
-              :value="window.hi"
-              :save="edge(window, 'hi')"
-              :lowest="1"
-              :highest="5000"
-              :aria-label="`${window.name}, to`"
+              :aria-label="`${window.name}, ${word}`"
               maxlength="6"
             />
           </td>

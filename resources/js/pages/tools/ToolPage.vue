@@ -8,6 +8,7 @@ import { ApiError, getJson, postJson, sentenceOf } from '@/api/http'
 import { deskQuery } from '@/api/captures'
 import { type RigData, rigQuery, rigsQuery } from '@/api/rigs'
 import { useNotice } from '@/composables/useNotice'
+import { draftsPlace } from '@/composables/useTravelDrafts'
 import NowherePage from '../NowherePage.vue'
 import type { Answers, ToolField } from './tool'
 import { TOOLS } from './tools'
@@ -92,7 +93,7 @@ function optionsOf(field: ToolField): [string, string][] {
 const isWrong = (key: string) => wrong.value !== '' && (wrong.value === key || wrong.value.split('.').includes(key))
 
 async function use(slug: string): Promise<void> {
-  if (tool.value?.draft) localStorage.setItem(`linguator.travel.${slug}`, JSON.stringify(tool.value.draft(answers.value)))
+  if (tool.value?.draft) localStorage.setItem(draftsPlace(slug), JSON.stringify(tool.value.draft(answers.value)))
   const meant = answer.value ? tool.value?.meant?.(answers.value, answer.value) : undefined
   try {
     if (meant) {
