@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\Capture;
 use Linguator\Core\Capture\ByteCapture;
+use Linguator\Core\Capture\CaptureKind;
 use Linguator\Core\Capture\CsvChannels;
 use Linguator\Core\Capture\Damage;
 use Linguator\Core\Capture\Source;
@@ -15,10 +16,14 @@ use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\Formats;
 use Linguator\Core\Format\FrameSink;
 use Linguator\Core\Line\PulseSink;
+use Linguator\Core\Signal\Begin;
 use Linguator\Core\Signal\CaptureDesk;
+use Linguator\Core\Signal\Carrier;
 use Linguator\Core\Signal\Decoding;
 use Linguator\Core\Signal\Enough;
+use Linguator\Core\Signal\Recognised;
 use Linguator\Core\Signal\Series;
+use Linguator\Core\Signal\ValueLog;
 use Linguator\Core\Signal\Walk;
 
 /** Reads a capture of the desk, by the verb `decode` and by its parts. */
@@ -37,38 +42,45 @@ final readonly class ReadCapture
     }
 
     /**
-     * Its format only, told by its begin.
+     * All of it, where it has values.
+     *
+     * @throws DocumentError as `decode`, and if it is not recognised.
+     */
+    public function values(Capture $capture, \stdClass $options): Recognised|ValueLog
+    {
+        return $this->decode($capture, $options)->withValues($capture->name);
+    }
+
+    /**
+     * What its begin shows only.
      *
      * @throws DocumentError
      */
-    public function choose(Capture $capture, \stdClass $options): Decoding
+    public function begin(Capture $capture, \stdClass $options): Begin
     {
-        return $this->desk->choose(new Source($capture->stream()), $options);
+        return $this->desk->begin(new Source($capture->stream()), $options);
     }
 
-    public function reader(Capture $capture, Decoding $decoding): ByteCapture|WireCapture|CsvChannels
+    public function reader(Capture $capture, CaptureKind $kind): ByteCapture|WireCapture|CsvChannels
     {
-        return Walk::reader(new Source($capture->stream()), $decoding->kind, new Damage);
+        return Walk::reader(new Source($capture->stream()), $kind, new Damage);
     }
 
     /** Hands the frames of a capture to a sink, until it has enough. */
-    public function walk(Capture $capture, Decoding $decoding, FrameSink&PulseSink $sink): void
+    public function walk(Capture $capture, CaptureKind $kind, Carrier $carrier, FrameSink&PulseSink $sink): void
     {
         try {
-            Walk::through($this->reader($capture, $decoding), $decoding, $sink);
+            Walk::through($this->reader($capture, $kind), $carrier, $sink);
         } catch (Enough) {
             return;
         }
     }
 
     /** @return list<array{float, array<int, float>}> ms and µs by channel, at most so many rows. */
-    public function series(Capture $capture, Decoding $decoding, int $most): array
+    public function series(Capture $capture, Recognised|ValueLog $decoding, int $most): array
     {
-        if ($decoding->format === null && ! $decoding->isLog) {
-            throw DocumentError::at('capture', "\"$capture->name\" is not recognised, so it has no values to take.", 'not_recognised');
-        }
-        $series = Series::of($decoding, $most);
-        $this->walk($capture, $decoding, $series);
+        $series = Series::of($decoding->carrier(), $most);
+        $this->walk($capture, $decoding->begin->kind, $decoding->carrier(), $series);
 
         return $series->rows();
     }

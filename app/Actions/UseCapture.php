@@ -15,6 +15,8 @@ use Linguator\Core\Signal\Decoding;
 use Linguator\Core\Signal\DeskView;
 use Linguator\Core\Signal\FlagEvidence;
 use Linguator\Core\Signal\Readings;
+use Linguator\Core\Signal\Recognised;
+use Linguator\Core\Signal\ValueLog;
 use Linguator\Core\Steps\Failsafe\TestFailsafe;
 use Linguator\Core\Steps\Travel\KeepReading;
 use Linguator\Core\Steps\Travel\TravelReview;
@@ -30,7 +32,7 @@ final readonly class UseCapture
     }
 
     /** @return array<int, array{lo: float, mid: float, hi: float, moved: bool, rested: bool}> By channel, µs. */
-    public function readings(Capture $capture, Decoding $decoding): array
+    public function readings(Capture $capture, Recognised|ValueLog $decoding): array
     {
         return Readings::of($this->read->series($capture, $decoding, self::ROWS));
     }
@@ -38,7 +40,7 @@ final readonly class UseCapture
     /** Kept with the history as evidence. */
     public function attach(Rig $rig, int $revision, Capture $capture, Decoding $decoding): Rig
     {
-        $words = "Capture $capture->name: ".(new DeskView($decoding))->toArray()['sentence'];
+        $words = "Capture $capture->name: ".DeskView::sentence($decoding);
 
         return $this->written($capture, $decoding, fn (): Rig => ($this->do)($rig, $revision, new KeepCapturedValues($words)));
     }
@@ -50,7 +52,7 @@ final readonly class UseCapture
      *
      * @throws DocumentError if one of them carries no stick, or is not in the capture.
      */
-    public function travel(Rig $rig, int $revision, array $channels, Capture $capture, Decoding $decoding): Rig
+    public function travel(Rig $rig, int $revision, array $channels, Capture $capture, Recognised|ValueLog $decoding): Rig
     {
         $readings = $this->readings($capture, $decoding);
         $review = new TravelReview($rig->rig());
@@ -75,7 +77,7 @@ final readonly class UseCapture
     }
 
     /** What a link did when it was cut, judged by who was there. */
-    public function failsafe(Rig $rig, int $revision, int $hop, bool $passed, string $by, Capture $capture, Decoding $decoding): Rig
+    public function failsafe(Rig $rig, int $revision, int $hop, bool $passed, string $by, Capture $capture, Recognised|ValueLog $decoding): Rig
     {
         $observed = FlagEvidence::sentence($decoding);
         $intent = new TestFailsafe($hop, $passed, $observed, $by, ", by the capture $capture->name");

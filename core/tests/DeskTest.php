@@ -81,6 +81,13 @@ it('says what it is in a sentence, whatever it is', function (string $capture, s
     'a train' => [fn () => implode('', iterator_to_array(Recording::of(StandInOptions::of((object) ['format' => 'ppm', 'seconds' => 1, 'channels' => 6], new Schemas), CaptureKind::Csv), false)), 'This is a pulse train of 6 channels. All 45 frames are sound.'],
 ]);
 
+it('draws the channel first that moves most, and names those that stand still', function () {
+    $desk = deskOf(swept([2 => [1400, 1600], 5 => [1100, 1900], 7 => [1499, 1500.5]]));
+    expect($desk['shown_channel'])->toBe(5)->and($desk['still'])->toBe([1, 3, 4, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16]);
+    $unknown = deskOf(str_repeat('moin moin ', 300));
+    expect($unknown['shown_channel'])->toBeNull()->and($unknown['still'])->toBe([])->and($unknown['spans'])->toBe([]);
+});
+
 /** Formats that nobody has told the decoder of. */
 function strangers(): array
 {

@@ -20,6 +20,7 @@ use Linguator\Core\Signal\ChannelTally;
 use Linguator\Core\Signal\Live;
 use Linguator\Core\Signal\PeriodTally;
 use Linguator\Core\Signal\QuietestSecond;
+use Linguator\Core\Signal\Span;
 use Linguator\Core\Tests\Frames;
 
 /** @return list<float> Times of changes: short and long stays mixed. */
@@ -64,18 +65,18 @@ it('takes lowest, highest, mean and last of channels as plain arithmetic does, i
             }
             $tally->add($columns, $frames, []);
         }
-        foreach ($tally->toArray() as $figures) {
-            $counts = $all[$figures['channel']];
-            expect($figures['min_us'])->toEqualWithDelta(1500 + (min($counts) - 992) * 0.625, 1e-6)
-                ->and($figures['max_us'])->toEqualWithDelta(1500 + (max($counts) - 992) * 0.625, 1e-6)
-                ->and($figures['mean_us'])->toEqualWithDelta(1500 + (array_sum($counts) / count($counts) - 992) * 0.625, 1e-6)
-                ->and($figures['last_us'])->toEqualWithDelta(1500 + (end($counts) - 992) * 0.625, 1e-6)
-                ->and($figures['noise_us'])->toBeNull();
+        foreach ($tally->summaries() as $figures) {
+            $counts = $all[$figures->channel];
+            expect($figures->minUs)->toEqualWithDelta(1500 + (min($counts) - 992) * 0.625, 1e-6)
+                ->and($figures->maxUs)->toEqualWithDelta(1500 + (max($counts) - 992) * 0.625, 1e-6)
+                ->and($figures->meanUs)->toEqualWithDelta(1500 + (array_sum($counts) / count($counts) - 992) * 0.625, 1e-6)
+                ->and($figures->lastUs)->toEqualWithDelta(1500 + (end($counts) - 992) * 0.625, 1e-6)
+                ->and($figures->noiseUs)->toBeNull();
         }
-        $spans = $tally->timeline->spans();
+        $spans = $tally->spans();
         expect(count($spans))->toBeLessThanOrEqual(601)
-            ->and(min(array_map(fn (array $span): int => $span['low'][1], $spans)))->toBe(min($all[1]))
-            ->and(max(array_map(fn (array $span): int => $span['high'][1], $spans)))->toBe(max($all[1]));
+            ->and(min(array_map(fn (Span $span): int => $span->low[1], $spans)))->toBe(min($all[1]))
+            ->and(max(array_map(fn (Span $span): int => $span->high[1], $spans)))->toBe(max($all[1]));
     }
 });
 
@@ -84,12 +85,11 @@ it('keeps a drawing of bounded size however long the capture is', function () {
     for ($k = 0; $k < 300_000; $k++) {
         $tally->addOne([1 => $k], 1000.0 * $k);
     }
-    $tally->toArray();
-    $spans = $tally->timeline->spans();
+    $spans = $tally->spans();
     expect(count($spans))->toBeLessThanOrEqual(601)->toBeGreaterThan(250)
-        ->and($spans[0]['low'][1])->toBe(0)->and(end($spans)['high'][1])->toBe(299_999);
+        ->and($spans[0]->low[1])->toBe(0)->and(end($spans)->high[1])->toBe(299_999);
     foreach ($spans as $k => $span) {
-        expect($span['low'][1])->toBe($span['frame'])->and($span['us'])->toBe(1000.0 * $span['frame']);
+        expect($span->low[1])->toBe($span->frame)->and($span->us)->toBe(1000.0 * $span->frame);
     }
 });
 

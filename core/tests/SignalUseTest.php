@@ -8,16 +8,20 @@ use Linguator\Core\Capture\EdgeText;
 use Linguator\Core\Capture\Source;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\FormatCards;
+use Linguator\Core\Signal\Begin;
 use Linguator\Core\Signal\CardDraft;
+use Linguator\Core\Signal\ChannelSummary;
 use Linguator\Core\Signal\Comparison;
 use Linguator\Core\Signal\DecodeOptions;
 use Linguator\Core\Signal\Decoder;
 use Linguator\Core\Signal\Decoding;
 use Linguator\Core\Signal\FlagEvidence;
 use Linguator\Core\Signal\FramePick;
+use Linguator\Core\Signal\FrameTally;
 use Linguator\Core\Signal\Readings;
 use Linguator\Core\Signal\Reencoder;
 use Linguator\Core\Signal\Series;
+use Linguator\Core\Signal\ValueLog;
 use Linguator\Core\Signal\Walk;
 use Linguator\Core\Signal\Window;
 use Linguator\Core\StandIn\Recording;
@@ -35,8 +39,8 @@ function standIn(string $kind, array $options): array
 /** @return list<array{float, array<int, float>}> */
 function rowsOf(Source $source, Decoding $decoding, int $most = 4000): array
 {
-    $series = Series::of($decoding, $most);
-    Walk::through(Walk::reader($source, $decoding->kind, new Damage), $decoding, $series);
+    $series = Series::of($decoding->carrier(), $most);
+    Walk::through(Walk::reader($source, $decoding->begin->kind, new Damage), $decoding->carrier(), $series);
 
     return $series->rows();
 }
@@ -65,7 +69,7 @@ it('finds order, scale, direction, centre and delay between two captures again',
             ksort($values);
             $b[] = [$ms, $values];
         }
-        $decoding = new Decoding(CaptureKind::Csv, new DecodeOptions, new Damage);
+        $decoding = new ValueLog(new Begin(CaptureKind::Csv, new DecodeOptions, null, true), new Damage, new FrameTally(null, 0));
         $answer = (new Comparison($a, $b, $decoding, $decoding))->toArray();
         expect($answer['delay_ms'])->toEqualWithDelta($delay, 10.0)
             ->and(array_column($answer['channels'], 'b'))->toBe($order)
@@ -86,12 +90,12 @@ it('sends values again in every format, and they are read as what they were', fu
     $signal = new Reencoder($card);
     $again = Source::ofText(implode('', iterator_to_array(EdgeText::vcd($signal->idle(), $signal->edges($rows)), false)));
     $read = (new Decoder(FormatCards::all()))->decode($again, new DecodeOptions);
-    expect($read->format)->toBe(strtok($format, '-'))->and($read->tally->bad)->toBe(0);
-    $before = array_column($decoding->tally->channels->toArray(), null, 'channel');
-    foreach (array_slice($read->tally->channels->toArray(), 0, 6) as $channel) {
+    expect($read->carrier()->format())->toBe(strtok($format, '-'))->and($read->tally->bad)->toBe(0);
+    $before = array_column(array_map(fn (ChannelSummary $one): array => $one->toArray(), $decoding->tally->channels->summaries()), null, 'channel');
+    foreach (array_slice($read->tally->channels->summaries(), 0, 6) as $channel) {
         // Formats in two halves carry each channel in every other frame only.
-        expect($channel['max_us'])->toEqualWithDelta($before[$channel['channel']]['max_us'], 12.0)
-            ->and($channel['min_us'])->toEqualWithDelta($before[$channel['channel']]['min_us'], 12.0);
+        expect($channel->maxUs)->toEqualWithDelta($before[$channel->channel]['max_us'], 12.0)
+            ->and($channel->minUs)->toEqualWithDelta($before[$channel->channel]['min_us'], 12.0);
     }
 })->with(['ppm', 's100i', 's420c', 's115u', 's115e', 's115f', 's115t', 's115t-10']);
 
@@ -108,7 +112,7 @@ it('shows in any stretch of a capture exactly the changes that lie in it', funct
     for ($turn = 0; $turn < 60; $turn++) {
         $from = mt_rand(0, 400_000) + 0.5;
         $to = $from + mt_rand(20, 60_000);
-        $seen = (new Window($decoding, $from, $to))->of($reader());
+        $seen = (new Window($decoding->begin, $from, $to))->of($reader());
         $inside = array_values(array_filter($all, fn (array $change): bool => $change[0] >= $from && $change[0] <= $to));
         $before = array_values(array_filter($all, fn (array $change): bool => $change[0] < $from));
         expect($seen['level'])->toBe($before === [] ? 1 : end($before)[1]);
@@ -126,11 +130,11 @@ it('shows in any stretch of a capture exactly the changes that lie in it', funct
 it('picks any frames by their number, and stops there', function () {
     [$source, $decoding] = standIn('hex', ['format' => 's100i', 'seconds' => 2]);
     $all = new FramePick(0, PHP_INT_MAX);
-    Walk::through(Walk::reader($source, CaptureKind::Hex, new Damage), $decoding, $all);
+    Walk::through(Walk::reader($source, CaptureKind::Hex, new Damage), $decoding->carrier(), $all);
     foreach ([0, 1, 77, 142] as $index) {
         $pick = new FramePick($index, 1);
-        expect(fn () => Walk::through(Walk::reader($source, CaptureKind::Hex, new Damage), $decoding, $pick))->toThrow(Linguator\Core\Signal\Enough::class)
-            ->and($pick->picked)->toBe([$all->picked[$index]]);
+        expect(fn () => Walk::through(Walk::reader($source, CaptureKind::Hex, new Damage), $decoding->carrier(), $pick))->toThrow(Linguator\Core\Signal\Enough::class)
+            ->and($pick->picked)->toEqual([$all->picked[$index]]);
     }
 });
 
@@ -170,7 +174,7 @@ it('drafts a card of what was measured that is a sound card', function () {
     $decoding = (new Decoder(FormatCards::all()))->decode($source, new DecodeOptions);
     $draft = CardDraft::text($decoding);
     $card = Linguator\Core\Format\FormatCard::of(Linguator\Core\Document\Yaml::decodeAll($draft)[0]['value'], new Schemas);
-    expect($decoding->format)->toBeNull()->and($draft)->toContain('const: "71"')->toContain('Every 8 bytes')->and($card->mostChannels)->toBe(3);
+    expect($decoding->carrier()->format())->toBeNull()->and($draft)->toContain('const: "71"')->toContain('Every 8 bytes')->and($card->mostChannels)->toBe(3);
 });
 
 /**
@@ -204,6 +208,6 @@ it('knows a line on a bad day', function (string $format, string $what, float $s
     $text = implode('', iterator_to_array(EdgeText::csv($standIn->idle(), [new Linguator\Core\Line\Edges($edges[0]->level, $times)]), false));
     $decoding = (new Decoder(FormatCards::all()))->decode(Source::ofText($text), new DecodeOptions);
     expect($decoding->format)->toBe($format)
-        ->and($decoding->line->isInverted)->toBe($options->card->isInverted)
+        ->and($decoding->carrier()->line->isInverted)->toBe($options->card->isInverted)
         ->and($decoding->tally->good / ($decoding->tally->good + $decoding->tally->bad))->toBeGreaterThanOrEqual($soundShare);
 })->with(['s100i', 's420c', 's115u', 's115t', 's115e', 's115f'])->with([['glitches', 0.97], ['jitter', 1.0], ['lost changes', 0.5], ['begun in the middle', 1.0]]);

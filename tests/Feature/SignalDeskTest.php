@@ -173,6 +173,18 @@ it('takes a capture as evidence for a rig: travel, failsafe, and kept with the h
     expect(Rig::query()->where('slug', 'avocet')->value('revision'))->toBe($kept->json('revision'));
 });
 
+it('takes no values from a capture that is not recognised, and keeps it all the same', function () {
+    $this->demo();
+    $file = UploadedFile::fake()->createWithContent('unknown.bin', str_repeat('moin moin ', 300));
+    $id = $this->post('/api/v1/captures', ['capture' => $file])->assertStatus(201)->json('id');
+    $revision = Rig::query()->where('slug', 'avocet')->value('revision');
+    foreach ([['use' => 'look'], ['use' => 'travel', 'channels' => [1]], ['use' => 'failsafe', 'hop' => 1, 'passed' => true]] as $use) {
+        $this->postJson('/api/v1/rigs/avocet/evidence', ['capture' => $id, 'revision' => $revision, ...$use])->assertStatus(422)->assertJsonPath('error.code', 'not_recognised');
+    }
+    $kept = $this->postJson('/api/v1/rigs/avocet/evidence', ['capture' => $id, 'use' => 'attach', 'revision' => $revision])->assertOk();
+    expect($kept->json('history.0.entry.text'))->toContain('This is none of the formats known here.');
+});
+
 it('carries a binary capture kept as evidence through the archive', function () {
     $this->demo();
     $id = onDesk('avocet-eighths.bin');

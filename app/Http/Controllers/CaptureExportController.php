@@ -14,8 +14,9 @@ use Linguator\Core\Document\Csv;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Signal\DecodeAnswer;
-use Linguator\Core\Signal\Decoding;
+use Linguator\Core\Signal\Recognised;
 use Linguator\Core\Signal\Reencoder;
+use Linguator\Core\Signal\ValueLog;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** A capture's values as a table or a document, or as a signal again, in its own format or another one. */
@@ -36,7 +37,7 @@ final readonly class CaptureExportController
         if (! isset(self::TYPES[$as])) {
             throw DocumentError::at('as', 'Expected one of '.implode(', ', array_keys(self::TYPES)).'.');
         }
-        $decoding = $this->read->decode($capture, (object) $document->map('options'));
+        $decoding = $this->read->values($capture, (object) $document->map('options'));
         $rows = $this->read->series($capture, $decoding, self::MOST_ROWS);
         $chunks = match ($as) {
             'csv' => self::table($rows),
@@ -89,7 +90,7 @@ final readonly class CaptureExportController
      * @param  list<array{float, array<int, float>}>  $rows
      * @return \Generator<int, string>
      */
-    private static function document(Decoding $decoding, array $rows): \Generator
+    private static function document(Recognised|ValueLog $decoding, array $rows): \Generator
     {
         yield Json::pretty((new DecodeAnswer($decoding))->toArray() + ['log' => array_map(static fn (array $row): array => ['t_ms' => round($row[0], 4), 'us' => array_values($row[1])], $rows)]);
     }
@@ -98,11 +99,11 @@ final readonly class CaptureExportController
      * @param  list<array{float, array<int, float>}>  $rows
      * @return iterable<string>
      */
-    private function signal(string $as, string $format, Decoding $decoding, array $rows): iterable
+    private function signal(string $as, string $format, Recognised|ValueLog $decoding, array $rows): iterable
     {
         $card = match (true) {
-            $format === 'ppm' || $as === 'wav' || ($format === '' && $decoding->card === null) => null,
-            $format === '' => $decoding->card,
+            $format === 'ppm' || $as === 'wav' || ($format === '' && $decoding->carrier()->card === null) => null,
+            $format === '' => $decoding->carrier()->card,
             default => $this->read->card($format),
         };
         if ($as === 'wav' && $format !== '' && $format !== 'ppm') {

@@ -16,6 +16,7 @@ use Linguator\Core\Signal\Comparison;
 use Linguator\Core\Signal\DecodeAnswer;
 use Linguator\Core\Signal\DeskView;
 use Linguator\Core\Signal\FramePick;
+use Linguator\Core\Signal\FrameView;
 use Linguator\Core\Signal\Window;
 
 /** What a capture on the desk says: the verb's answer, frames one by one, stretches of its waveform, and two captures beside one another. */
@@ -57,14 +58,14 @@ final readonly class CaptureReadController
     public function frame(Request $request, Capture $capture): JsonResponse
     {
         $document = RequestDocument::of($request);
-        $decoding = $this->read->choose($capture, (object) $document->map('options'));
+        $begin = $this->read->begin($capture, (object) $document->map('options'));
         $pick = new FramePick(max(0, $document->int('index')), 1);
-        $this->read->walk($capture, $decoding, $pick);
+        $this->read->walk($capture, $begin->kind, $begin->carrier(), $pick);
         if ($pick->picked === []) {
             throw DocumentError::at('index', 'Found no sound frame '.$document->int('index').' in this capture.', 'no_such_frame');
         }
 
-        return Answer::json((new DeskView($decoding))->frame($pick->picked[0]));
+        return Answer::json((new FrameView($begin->carrier(), $pick->picked[0]))->toArray());
     }
 
     public function window(Request $request, Capture $capture): JsonResponse
@@ -74,9 +75,9 @@ final readonly class CaptureReadController
         if ($to <= $from || ! is_finite($to - $from)) {
             throw DocumentError::at('to_us', 'Found an end that is not after the begin.');
         }
-        $decoding = $this->read->choose($capture, (object) $document->map('options'));
+        $begin = $this->read->begin($capture, (object) $document->map('options'));
 
-        return Answer::json((new Window($decoding, $from, $to))->of($this->read->reader($capture, $decoding)));
+        return Answer::json((new Window($begin, $from, $to))->of($this->read->reader($capture, $begin->kind)));
     }
 
     public function compare(Request $request): JsonResponse
@@ -90,7 +91,7 @@ final readonly class CaptureReadController
                 throw DocumentError::at("$side.id", 'Found no such capture on the desk.', 'no_such_capture');
             }
             $options = $told->options ?? new \stdClass;
-            $decoding = $this->read->decode($capture, $options instanceof \stdClass ? $options : new \stdClass);
+            $decoding = $this->read->values($capture, $options instanceof \stdClass ? $options : new \stdClass);
             $sides[] = ['capture' => $capture, 'decoding' => $decoding, 'rows' => $this->read->series($capture, $decoding, self::SERIES_ROWS)];
         }
         [$a, $b] = $sides;

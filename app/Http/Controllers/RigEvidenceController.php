@@ -17,8 +17,9 @@ use Illuminate\Http\Request;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Failsafe\FailsafeHop;
 use Linguator\Core\Failsafe\FailsafeReview;
-use Linguator\Core\Signal\Decoding;
 use Linguator\Core\Signal\FlagEvidence;
+use Linguator\Core\Signal\Recognised;
+use Linguator\Core\Signal\ValueLog;
 use Linguator\Core\Steps\Travel\TravelReview;
 
 /** A capture as evidence for a rig: kept with its history, read as travel, or as what a cut link did. */
@@ -36,18 +37,19 @@ final readonly class RigEvidenceController
             throw DocumentError::at('capture', 'Found no such capture on the desk.', 'no_such_capture');
         }
         $decoding = $this->read->decode($capture, (object) $document->map('options'));
+        $values = static fn (): Recognised|ValueLog => $decoding->withValues($capture->name);
 
         return match ($document->text('use')) {
-            'look' => Answer::json($this->look($rig, $capture, $decoding)),
+            'look' => Answer::json($this->look($rig, $capture, $values())),
             'attach' => RigAnswer::of($this->use->attach($rig, $document->int('revision'), $capture, $decoding)),
-            'travel' => RigAnswer::of($this->use->travel($rig, $document->int('revision'), $document->integers('channels'), $capture, $decoding)),
-            'failsafe' => RigAnswer::of($this->use->failsafe($rig, $document->int('revision'), $document->int('hop'), $document->flag('passed'), $document->text('by', ''), $capture, $decoding)),
+            'travel' => RigAnswer::of($this->use->travel($rig, $document->int('revision'), $document->integers('channels'), $capture, $values())),
+            'failsafe' => RigAnswer::of($this->use->failsafe($rig, $document->int('revision'), $document->int('hop'), $document->flag('passed'), $document->text('by', ''), $capture, $values())),
             default => throw DocumentError::at('use', 'Expected look, attach, travel or failsafe.'),
         };
     }
 
     /** @return array<string, mixed> What this capture could be used for. */
-    private function look(Rig $rig, Capture $capture, Decoding $decoding): array
+    private function look(Rig $rig, Capture $capture, Recognised|ValueLog $decoding): array
     {
         $document = $rig->rig();
         $travel = new TravelReview($document);

@@ -17,9 +17,6 @@ use Linguator\Core\Wire\WireFormats;
 /** Everything a screen offers to choose from that is the same for every rig and every bench: no screen has a list of its own. */
 final readonly class Choices implements \JsonSerializable
 {
-    /** A channel that moves no further, from lowest to highest, is listed as standing still: the dust of a reader. */
-    private const STILL_US = 2.0;
-
     public function jsonSerialize(): \stdClass
     {
         $cards = array_values(array_filter(FormatCards::all(), static fn (FormatCard $card): bool => $card->reportedAs === $card->id));
@@ -31,7 +28,6 @@ final readonly class Choices implements \JsonSerializable
             'serial_formats' => array_map(static fn (FormatCard $card): Choice => new Choice($card->id, $card->name), $cards),
             'lines' => LineChoice::among($cards),
             'orders' => array_map(static fn (ChannelOrder $order): string => $order->toString(), ChannelOrder::all()),
-            'signal' => (object) ['still_us' => self::STILL_US],
             'landmarks' => (object) ['lo' => Pulse::LOW_US, 'mid' => Pulse::CENTRE_US, 'hi' => Pulse::HIGH_US],
         ];
     }

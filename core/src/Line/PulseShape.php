@@ -36,6 +36,12 @@ final readonly class PulseShape
     {
     }
 
+    /** One of `NAMES`. */
+    public function name(): string
+    {
+        return $this->channels === null ? 'pwm' : 'ppm';
+    }
+
     public function reader(): PulseReader
     {
         return $this->channels === null ? new PwmReader($this->active) : new TrainReader($this->active, $this->channels);

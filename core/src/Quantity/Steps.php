@@ -31,4 +31,10 @@ final class Steps
     {
         return round($value, self::DUST_DIGITS) + 0.0;
     }
+
+    /** A time in µs as ms; what is not known stays so. */
+    public static function msOf(?float $us): ?float
+    {
+        return $us === null ? null : self::clean($us / 1000);
+    }
 }

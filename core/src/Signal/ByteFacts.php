@@ -9,22 +9,18 @@ final readonly class ByteFacts
 {
     private const SHOWN = 64;
 
-    public function __construct(private Decoding $decoding)
-    {
-    }
-
     /**
      * Where the format is known its card says more than can be guessed.
      *
      * @return array{frame_bytes?: int|null, header?: string|null, check?: string|null, first_bytes: string}
      */
-    public function toArray(): array
+    public static function toArray(Decoding $decoding): array
     {
-        $begin = ['first_bytes' => bin2hex(substr($this->decoding->firstBytes, 0, self::SHOWN))];
-        if ($this->decoding->format !== null) {
+        $begin = ['first_bytes' => bin2hex(substr($decoding->begin->bytes, 0, self::SHOWN))];
+        if (! $decoding instanceof Unrecognised) {
             return $begin;
         }
-        $frame = $this->decoding->unknownFrame();
+        $frame = $decoding->frame;
 
         return [
             'frame_bytes' => $frame?->size,

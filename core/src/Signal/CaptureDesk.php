@@ -30,13 +30,13 @@ final readonly class CaptureDesk
     }
 
     /**
-     * Its format only, told by its begin.
+     * What its begin shows only.
      *
      * @throws DocumentError as `decode`.
      */
-    public function choose(Source $source, \stdClass $options): Decoding
+    public function begin(Source $source, \stdClass $options): Begin
     {
-        return (new Decoder($this->formats->all()))->choose($source, $this->options($options));
+        return (new Decoder($this->formats->all()))->begin($source, $this->options($options));
     }
 
     private function options(\stdClass $document): DecodeOptions

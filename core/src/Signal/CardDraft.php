@@ -16,23 +16,23 @@ final readonly class CardDraft
     /** Sixteen channels of eleven bits, by themselves or with a byte of flags. */
     private const PACKED_BYTES = [22, 23];
 
-    private function __construct(private Decoding $decoding, private ?UnknownFrame $frame)
+    private function __construct(private Begin $begin, private ?UnknownFrame $frame)
     {
     }
 
-    public static function text(Decoding $decoding): string
+    public static function text(Unrecognised $decoding): string
     {
-        return (new self($decoding, $decoding->unknownFrame()))->yaml();
+        return (new self($decoding->begin, $decoding->frame))->yaml();
     }
 
     private function yaml(): string
     {
-        $facts = $this->decoding->facts;
+        $facts = $this->begin->facts;
         $baud = $facts?->baud() ?? self::USUAL_BAUD;
-        $parity = $this->decoding->unknownLine->parity ?? 'none';
-        $isInverted = $this->decoding->unknownLine->isInverted ?? ($facts !== null && $facts->idle === 0);
+        $parity = $this->begin->unknownLine->parity ?? 'none';
+        $isInverted = $this->begin->unknownLine->isInverted ?? ($facts !== null && $facts->idle === 0);
         $size = $this->frame->size ?? self::USUAL_BYTES;
-        $frameUs = $size * ($this->decoding->unknownLine?->byteUs() ?? 0.0);
+        $frameUs = $size * ($this->begin->unknownLine?->byteUs() ?? 0.0);
         $period = $facts === null || $facts->betweenUs <= 0 ? self::USUAL_MS : max(1, (int) round(($facts->betweenUs + $frameUs) / 1000));
         $header = $this->frame === null || $this->frame->header === '' ? '00' : bin2hex($this->frame->header);
         [$channels, $scale, $payload] = $this->payload($size - $this->around());

@@ -18,7 +18,7 @@ final class ChannelTally
     public const BLOCK = 256;
 
     /** A channel within this, in µs, stands still. */
-    private const STILL_US = 2.0;
+    public const STILL_US = 2.0;
 
     /** A channel that changed so often has been moved, not switched. */
     private const MOVES = 8;
@@ -46,7 +46,7 @@ final class ChannelTally
 
     private float $still;
 
-    public readonly Timeline $timeline;
+    private readonly Timeline $timeline;
 
     public function __construct(private readonly int $centre, private readonly float $usPerCount)
     {
@@ -90,28 +90,28 @@ final class ChannelTally
         }
     }
 
-    /** @return list<array{channel: int, min_us: float, mean_us: float, max_us: float, last_us: float, noise_us: float|null}> */
-    public function toArray(): array
+    /** @return list<ChannelSummary> By channel. */
+    public function summaries(): array
     {
         $this->flush();
         ksort($this->channels);
         $all = [];
         foreach ($this->channels as $channel => $figures) {
             $noise = $figures->noise->sigma();
-            $all[] = [
-                'channel' => $channel,
-                'min_us' => $this->us($figures->low),
-                'mean_us' => $this->us($figures->sum / $figures->count),
-                'max_us' => $this->us($figures->high),
-                'last_us' => $this->us($figures->last),
-                'noise_us' => $noise === null ? null : Steps::clean($noise * $this->usPerCount),
-            ];
+            $all[] = new ChannelSummary(
+                $channel,
+                $this->us($figures->low),
+                $this->us($figures->sum / $figures->count),
+                $this->us($figures->high),
+                $this->us($figures->last),
+                $noise === null ? null : Steps::clean($noise * $this->usPerCount),
+            );
         }
 
         return $all;
     }
 
-    /** @return array<int, array{us: float, from: int, from_us: float|null, is_back: bool}> Channels that moved and then stand still to the end: where, since which frame and time, and whether that is where they began. */
+    /** @return list<StuckChannel> */
     public function stuck(): array
     {
         $this->flush();
@@ -119,11 +119,19 @@ final class ChannelTally
         foreach ($this->channels as $channel => $figures) {
             $tail = $this->frames - $figures->stillFrom;
             if ($figures->moves >= self::MOVES && $figures->high - $figures->low >= self::MOVED_US / $this->usPerCount && $tail >= max(self::STUCK_FRAMES, self::STUCK_SHARE * $this->frames)) {
-                $stuck[$channel] = ['us' => $this->us($figures->last), 'from' => $figures->stillFrom, 'from_us' => $figures->stillFromUs, 'is_back' => abs($figures->last - ($figures->first ?? 0)) <= $this->still];
+                $stuck[] = new StuckChannel($channel, $this->us($figures->last), $figures->stillFrom, $figures->stillFromUs, abs($figures->last - ($figures->first ?? 0)) <= $this->still);
             }
         }
 
         return $stuck;
+    }
+
+    /** @return list<Span> How the channels moved, from the begin to the end of the capture. */
+    public function spans(): array
+    {
+        $this->flush();
+
+        return $this->timeline->spans();
     }
 
     public function us(float $count): float

@@ -17,21 +17,20 @@ final readonly class Choice
     /** Where the begin looks like pulses nothing else is tried; how sure it is, is told by the whole. */
     private const PULSES = 0.95;
 
-    /** @param  array{format: string, confidence: float}|null  $runnerUp */
+    /** @param  string  $bytes  The begin, as the best card reads it. */
     private function __construct(
         public ?FormatCard $card,
         public float $confidence,
-        public ?array $runnerUp,
+        public ?Rival $runnerUp = null,
         public ?LineSetting $line = null,
         public ?PulseShape $shape = null,
         public string $bytes = '',
     ) {
     }
 
-    /** `ppm` or `pwm` where pulses fit. */
-    public function name(): ?string
+    public function isRecognised(): bool
     {
-        return $this->shape === null ? null : self::shapeName($this->shape);
+        return $this->confidence >= Decoding::RECOGNISED;
     }
 
     /**
@@ -40,7 +39,7 @@ final readonly class Choice
      */
     public static function ofBytes(array $cards, array $chunks): self
     {
-        return self::best(array_map(static fn (FormatCard $card): array => [$card, Score::of($card, $chunks), null, ''], $cards));
+        return self::best(array_map(static fn (FormatCard $card): Attempt => new Attempt($card, Score::of($card, $chunks)), $cards));
     }
 
     /**
@@ -50,35 +49,38 @@ final readonly class Choice
      */
     public static function ofEdges(array $cards, ?string $asked, array $head, LineFacts $facts): self
     {
-        $shape = $asked === null || $asked === 'ppm' || $asked === 'pwm' ? PulseShape::of($head) : null;
-        if ($shape !== null && ($asked === null || self::shapeName($shape) === $asked)) {
-            return new self(null, self::PULSES, null, null, $shape);
+        $shape = $asked === null || in_array($asked, PulseShape::NAMES, true) ? PulseShape::of($head) : null;
+        if ($shape !== null && ($asked === null || $shape->name() === $asked)) {
+            return new self(null, self::PULSES, shape: $shape);
         }
         $tried = [];
         foreach ($cards as $card) {
             foreach (self::lines($card, $asked !== null, $facts) as $line) {
                 $key = "$line->bitUs $line->parity ".($line->isInverted ? 'low' : 'high');
                 $read[$key] ??= self::read($line, $head);
-                $tried[] = [$card, Score::of($card, $read[$key]), $line, $read[$key][0][0]];
+                $tried[] = new Attempt($card, Score::of($card, $read[$key]), $line, $read[$key][0][0]);
             }
         }
 
         return self::best($tried);
     }
 
-    /** @param  list<array{FormatCard, float, LineSetting|null, string}>  $tried */
+    /** @param  list<Attempt>  $tried */
     private static function best(array $tried): self
     {
-        // Of two kinds of a format that fit alike the usual one comes first.
-        usort($tried, static fn (array $a, array $b): int => $b[1] <=> $a[1] ?: strlen($a[0]->id) <=> strlen($b[0]->id));
+        usort($tried, Attempt::compare(...));
         $first = $tried[0] ?? null;
-        $line = $first[2] ?? null;
-        if ($first === null || $first[1] <= 0.0) {
-            return new self(null, 0, null, null, null, $first[3] ?? '');
+        if ($first === null || $first->score <= 0.0) {
+            return new self(null, 0, bytes: $first->bytes ?? '');
         }
-        $others = array_values(array_filter($tried, static fn (array $one): bool => $one[0]->reportedAs !== $first[0]->reportedAs && $one[1] > 0.0));
+        foreach ($tried as $other) {
+            if ($other->card->reportedAs !== $first->card->reportedAs && $other->score > 0.0) {
+                $runnerUp = new Rival($other->card->reportedAs, $other->score);
+                break;
+            }
+        }
 
-        return new self($first[0], $first[1], $others === [] ? null : ['format' => $others[0][0]->reportedAs, 'confidence' => $others[0][1]], $line, null, $first[3]);
+        return new self($first->card, $first->score, $runnerUp ?? null, $first->line, null, $first->bytes);
     }
 
     /** @return list<LineSetting> Ways in which this card may stand on the wire, the bit time as measured. */
@@ -110,10 +112,5 @@ final readonly class Choice
         [$some, $when] = $uart->finish();
 
         return [[$bytes.$some, [...$times, ...$when]]];
-    }
-
-    private static function shapeName(PulseShape $shape): string
-    {
-        return $shape->channels === null ? 'pwm' : 'ppm';
     }
 }

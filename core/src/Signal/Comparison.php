@@ -49,7 +49,7 @@ final readonly class Comparison
      * @param  list<array{float, array<int, float>}>  $a  ms and µs by channel, as `Series` gives them.
      * @param  list<array{float, array<int, float>}>  $b
      */
-    public function __construct(private array $a, private array $b, private Decoding $left, private Decoding $right)
+    public function __construct(private array $a, private array $b, private Recognised|ValueLog $left, private Recognised|ValueLog $right)
     {
     }
 
@@ -194,15 +194,16 @@ final readonly class Comparison
     private function timing(float $delay): array
     {
         $findings = [];
-        if ($this->left->options->wire !== null || $this->right->options->wire !== null || abs($delay) >= self::FINE_MS) {
+        if ($this->left->begin->options->wire !== null || $this->right->begin->options->wire !== null || abs($delay) >= self::FINE_MS) {
             $findings[] = new Finding(Code::Delay, Severity::Note, sprintf('The second capture follows %.0f ms %s.', abs($delay), $delay < 0 ? 'earlier' : 'later'), sprintf('%.0f ms', $delay), null, 'Between two wires of one recording this is the delay of what lies between them; between two recordings it is also when they were started.');
         }
-        $periods = [$this->left->tally?->periods->medianUs(), $this->right->tally?->periods->medianUs()];
+        $periods = [$this->left->tally->periods->medianUs(), $this->right->tally->periods->medianUs()];
         if ($periods[0] !== null && $periods[1] !== null && abs($periods[1] / $periods[0] - 1) > self::RATE_SAME) {
             $findings[] = new Finding(Code::RateDiffers, Severity::Note, 'Frames come at another rate.', sprintf('every %.2f ms, then every %.2f ms', $periods[0] / 1000, $periods[1] / 1000), 'a reader that takes both', 'Slower frames add delay, faster ones may be too fast for a reader.');
         }
-        if ($this->left->format !== $this->right->format) {
-            $findings[] = new Finding(Code::FormatDiffers, Severity::Note, sprintf('The formats differ: %s, then %s.', $this->left->format ?? 'values', $this->right->format ?? 'values'));
+        $formats = [$this->left->carrier()->format(), $this->right->carrier()->format()];
+        if ($formats[0] !== $formats[1]) {
+            $findings[] = new Finding(Code::FormatDiffers, Severity::Note, sprintf('The formats differ: %s, then %s.', $formats[0] ?? 'values', $formats[1] ?? 'values'));
         }
 
         return $findings;

@@ -35,13 +35,12 @@ final readonly class Decoder
     /** @throws DocumentError if nothing of the capture can be read. */
     public function decode(Source $source, DecodeOptions $options): Decoding
     {
-        $decoding = $this->choose($source, $options);
-        // Reading anew finds the same damage anew.
-        $decoding->damage->restart();
-        Walk::through(Walk::reader($source, $decoding->kind, $decoding->damage), $decoding, $decoding->tally ?? new FrameTally(null, 0));
-        $this->settle($decoding);
+        $begin = $this->begin($source, $options);
+        $damage = new Damage;
+        $tally = new FrameTally($begin->choice?->card, $options->frames);
+        $passage = Walk::through(Walk::reader($source, $begin->kind, $damage), $begin->carrier(), $tally);
 
-        return $decoding;
+        return $begin->choice === null ? self::log($begin, $damage, $tally) : self::settled($begin, $begin->choice, $passage, $damage, $tally);
     }
 
     /**
@@ -49,110 +48,89 @@ final readonly class Decoder
      *
      * @throws DocumentError if nothing of the capture can be read.
      */
-    public function choose(Source $source, DecodeOptions $options): Decoding
+    public function begin(Source $source, DecodeOptions $options): Begin
     {
         if ($source->size() === 0) {
             throw new DocumentError('empty', 'The capture is empty: found 0 bytes; expected bytes, changes or values.', 'capture');
         }
         $kind = $options->kind ?? CaptureKind::of($source);
-        $decoding = new Decoding($kind, $options, new Damage);
-        $capture = Walk::reader($source, $kind, $decoding->damage);
-        match (true) {
-            $capture instanceof CsvChannels => self::chooseLog($decoding),
-            $capture instanceof ByteCapture => $this->chooseBytes($capture, $decoding),
-            default => $this->chooseWire($capture, $decoding),
+        $damage = new Damage;
+        $capture = Walk::reader($source, $kind, $damage);
+        $isUnitTold = $kind !== CaptureKind::Csv || Walk::layout($source)->isUnitTold;
+
+        return match (true) {
+            $capture instanceof CsvChannels => new Begin($kind, $options, null, $isUnitTold),
+            $capture instanceof ByteCapture => $this->ofBytes($capture, $kind, $options, $damage),
+            default => $this->ofWire($capture, $kind, $options, $isUnitTold, $damage),
         };
-        if ($kind === CaptureKind::Csv) {
-            $decoding->isUnitTold = Walk::layout($source)->isUnitTold;
-        }
-
-        return $decoding;
     }
 
-    private static function chooseLog(Decoding $decoding): void
+    private function ofBytes(ByteCapture $capture, CaptureKind $kind, DecodeOptions $options, Damage $damage): Begin
     {
-        $decoding->isLog = true;
-        $decoding->confidence = 1;
-        $decoding->tally = new FrameTally(null, $decoding->options->frames);
-    }
-
-    private function chooseBytes(ByteCapture $capture, Decoding $decoding): void
-    {
-        $choice = null;
+        [$choice, $first] = [null, ''];
         foreach (self::heads($capture->bytes(), static fn (array $chunk): int => strlen($chunk[0]), self::HEAD_BYTES) as $chunks) {
-            $decoding->firstBytes = $decoding->firstBytes === '' ? implode('', array_column($chunks, 0)) : $decoding->firstBytes;
-            $choice = Choice::ofBytes($this->asked($decoding->options), $chunks);
-            if ($choice->confidence >= Decoding::RECOGNISED) {
+            $first = $first === '' ? implode('', array_column($chunks, 0)) : $first;
+            $choice = Choice::ofBytes($this->asked($options), $chunks);
+            if ($choice->isRecognised()) {
                 break;
             }
         }
-        $this->take($choice ?? throw self::nothing($decoding->damage, 'bytes'), $decoding);
+
+        return new Begin($kind, $options, $choice ?? throw self::nothing($damage, 'bytes'), true, bytes: $first);
     }
 
-    private function chooseWire(WireCapture $capture, Decoding $decoding): void
+    private function ofWire(WireCapture $capture, CaptureKind $kind, DecodeOptions $options, bool $isUnitTold, Damage $damage): Begin
     {
-        $decoding->wires = $capture->wires();
-        $wire = self::wireAsked($decoding->options->wire, $capture);
-        $decoding->wire = $wire;
-        [$choice, $head] = [null, []];
+        $wire = self::wireAsked($options->wire, $capture);
+        [$choice, $facts, $head] = [null, null, []];
         foreach (self::heads($capture->edges($wire), static fn (Edges $edges): int => count($edges->times), self::HEAD_CHANGES) as $head) {
-            $decoding->facts = LineFacts::of($head);
-            $last = $head[count($head) - 1]->times;
-            $decoding->headEndsUs = $last === [] ? null : $last[count($last) - 1];
-            $choice = Choice::ofEdges($this->asked($decoding->options), $decoding->options->asked(), $head, $decoding->facts);
-            if ($choice->confidence >= Decoding::RECOGNISED) {
+            $facts = LineFacts::of($head);
+            $choice = Choice::ofEdges($this->asked($options), $options->asked(), $head, $facts);
+            if ($choice->isRecognised()) {
                 break;
             }
         }
-        $choice ??= throw self::nothing($decoding->damage, 'changes of level');
-        $decoding->line = $choice->line;
-        $decoding->shape = $choice->shape;
-        $decoding->firstBytes = $choice->bytes;
-        $this->take($choice, $decoding);
-        $guess = $choice->confidence < Decoding::RECOGNISED && $decoding->facts !== null ? LineGuess::of($head, $decoding->facts) : null;
-        if ($guess !== null) {
-            [$decoding->unknownLine, $decoding->firstBytes] = [$guess->line, $guess->bytes];
+        if ($choice === null || $facts === null) {
+            throw self::nothing($damage, 'changes of level');
         }
+        $guess = $choice->isRecognised() ? null : LineGuess::of($head, $facts);
+        $times = $head[count($head) - 1]->times;
+
+        return new Begin($kind, $options, $choice, $isUnitTold, $capture->wires(), $wire, $facts, $guess?->line, $times[count($times) - 1] ?? null, $guess->bytes ?? $choice->bytes);
     }
 
-    private function take(Choice $choice, Decoding $decoding): void
+    private static function log(Begin $begin, Damage $damage, FrameTally $tally): ValueLog
     {
-        $decoding->confidence = $choice->confidence;
-        $decoding->runnerUp = $choice->runnerUp;
-        $decoding->card = $choice->card;
-        if ($choice->card !== null || $choice->shape !== null) {
-            $decoding->format = $choice->card === null ? $choice->name() : $choice->card->reportedAs;
-            $decoding->tally = new FrameTally($choice->card, $decoding->options->frames);
-        }
+        return $tally->good > 0 ? new ValueLog($begin, $damage, $tally) : throw self::nothing($damage, 'rows of values');
     }
 
     /** The begin may mislead: what counts is the whole. */
-    private function settle(Decoding $decoding): void
+    private static function settled(Begin $begin, Choice $choice, Passage $passage, Damage $damage, FrameTally $tally): Recognised|Unrecognised
     {
-        $tally = $decoding->tally;
-        if ($tally === null) {
-            return;
-        }
-        if ($decoding->isLog) {
-            if ($tally->good === 0) {
-                throw self::nothing($decoding->damage, 'rows of values');
-            }
+        $confidence = self::confidence($choice, $tally);
+        $format = $begin->carrier()->format();
+        $isAsked = $begin->options->asked() !== null && $tally->good > 0;
 
-            return;
-        }
-        if ($decoding->card !== null) {
+        return $format !== null && ($confidence >= Decoding::RECOGNISED || $isAsked)
+            ? new Recognised($begin, $passage, $damage, $confidence, $format, $tally)
+            : Unrecognised::of($begin, $passage, $damage, $confidence);
+    }
+
+    /** How sure the format is, by all frames of the capture: 0 to 1. */
+    private static function confidence(Choice $choice, FrameTally $tally): float
+    {
+        if ($choice->card !== null) {
             $frames = $tally->good + array_sum($tally->others);
-            $share = $frames / max(1, $frames + $tally->bad);
-            $decoding->confidence = max($decoding->confidence, Score::confidence($decoding->card, $tally->good, $share));
+
+            return max($choice->confidence, Score::confidence($choice->card, $tally->good, $frames / max(1, $frames + $tally->bad)));
         }
-        if ($decoding->shape !== null) {
+        if ($choice->shape !== null) {
             $frames = $tally->good + $tally->bad;
-            $decoding->confidence = Score::ofPulses($frames, $tally->good / max(1, $frames));
+
+            return Score::ofPulses($frames, $tally->good / max(1, $frames));
         }
-        $isAsked = $decoding->options->asked() !== null && $tally->good > 0;
-        if ($decoding->confidence < Decoding::RECOGNISED && ! $isAsked) {
-            [$decoding->format, $decoding->card, $decoding->shape, $decoding->line] = [null, null, null, null];
-        }
+
+        return $choice->confidence;
     }
 
     /** @return list<FormatCard> Cards that may be it. */

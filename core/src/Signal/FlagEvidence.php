@@ -9,22 +9,19 @@ final class FlagEvidence
 {
     private const CHANNELS_NAMED = 8;
 
-    public static function sentence(Decoding $decoding): string
+    public static function sentence(Recognised|ValueLog $decoding): string
     {
         $tally = $decoding->tally;
-        $count = $tally?->flags->count('failsafe') ?? 0;
         $last = implode(', ', array_map(
-            static fn (array $channel): string => sprintf('%d at %.0f', $channel['channel'], $channel['last_us']),
-            array_slice($tally?->channels->toArray() ?? [], 0, self::CHANNELS_NAMED),
+            static fn (ChannelSummary $channel): string => sprintf('%d at %.0f', $channel->channel, $channel->lastUs),
+            array_slice($tally->channels->summaries(), 0, self::CHANNELS_NAMED),
         ));
-        foreach ($tally?->flags->stretches() ?? [] as $stretch) {
-            if ($stretch['flag'] === 'failsafe') {
-                $since = $stretch['from_us'] === null ? "from frame {$stretch['from_frame']}" : sprintf('from %.2f s', $stretch['from_us'] / 1e6);
-
-                return "failsafe flag up $since, $count frames; last values (µs): $last";
-            }
+        $first = $tally->flags->first('failsafe');
+        if ($first === null) {
+            return "no failsafe flag seen; last values (µs): $last";
         }
+        $since = $first->fromUs === null ? "from frame $first->fromFrame" : sprintf('from %.2f s', $first->fromUs / 1e6);
 
-        return "no failsafe flag seen; last values (µs): $last";
+        return "failsafe flag up $since, {$tally->flags->count('failsafe')} frames; last values (µs): $last";
     }
 }

@@ -16,7 +16,7 @@ final class FlagTally
     /** @var array<string, int> */
     private array $counts;
 
-    /** @var list<array{flag: string, from_frame: int, from_us: float|null, to_us: float|null, frames: int}> */
+    /** @var array<int, FlagStretch> In turn. */
     private array $stretches = [];
 
     /** @var array<string, int> Position in `stretches` of the one under way. */
@@ -70,10 +70,22 @@ final class FlagTally
         return $this->counts;
     }
 
-    /** @return list<array{flag: string, from_frame: int, from_us: float|null, to_us: float|null, frames: int}> The first ones. */
+    /** @return list<FlagStretch> The first ones. */
     public function stretches(): array
     {
-        return $this->stretches;
+        return array_values($this->stretches);
+    }
+
+    /** The first stretch of a flag. */
+    public function first(string $flag): ?FlagStretch
+    {
+        foreach ($this->stretches as $stretch) {
+            if ($stretch->flag === $flag) {
+                return $stretch;
+            }
+        }
+
+        return null;
     }
 
     private function carry(string $flag, ?float $us): void
@@ -84,9 +96,11 @@ final class FlagTally
                 return;
             }
             $this->open[$flag] = count($this->stretches);
-            $this->stretches[] = ['flag' => $flag, 'from_frame' => $this->frames, 'from_us' => $us, 'to_us' => $us, 'frames' => 0];
+            $this->stretches[] = FlagStretch::begin($flag, $this->frames, $us);
+
+            return;
         }
         $at = $this->open[$flag];
-        $this->stretches[$at] = ['to_us' => $us, 'frames' => $this->stretches[$at]['frames'] + 1] + $this->stretches[$at];
+        $this->stretches[$at] = $this->stretches[$at]->withNext($us);
     }
 }

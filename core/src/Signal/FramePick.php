@@ -10,7 +10,7 @@ use Linguator\Core\Line\PulseSink;
 /** Some sound frames of a capture, from one on. */
 final class FramePick implements FrameSink, PulseSink
 {
-    /** @var list<array{index: int, us: float|null, offset: int|null, frame: string|null, widths: array<int, int>|null}> */
+    /** @var list<PickedFrame> */
     public array $picked = [];
 
     private int $index = 0;
@@ -24,7 +24,7 @@ final class FramePick implements FrameSink, PulseSink
     {
         $count = intdiv(strlen($frames), $size);
         for ($k = max(0, $this->from - $this->index); $k < $count && count($this->picked) < $this->count; $k++) {
-            $this->picked[] = ['index' => $this->index + $k, 'us' => $times[$k] ?? null, 'offset' => $offset + $k * $size, 'frame' => substr($frames, $k * $size, $size), 'widths' => null];
+            $this->picked[] = PickedFrame::ofBytes($this->index + $k, $times[$k] ?? null, $offset + $k * $size, substr($frames, $k * $size, $size));
         }
         $this->index += $count;
         $this->stopIfFull();
@@ -33,7 +33,7 @@ final class FramePick implements FrameSink, PulseSink
     public function pulses(array $widths, float $us): void
     {
         if ($this->index >= $this->from) {
-            $this->picked[] = ['index' => $this->index, 'us' => $us, 'offset' => null, 'frame' => null, 'widths' => $widths];
+            $this->picked[] = PickedFrame::ofPulses($this->index, $us, $widths);
         }
         $this->index++;
         $this->stopIfFull();

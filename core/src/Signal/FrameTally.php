@@ -23,7 +23,7 @@ final class FrameTally implements FrameSink, PulseSink
     /** @var array<string, int> */
     public array $reasons = [];
 
-    /** @var list<array{reason: string, offset: int|null, us: float|null, frames: int}> The first ones. */
+    /** @var list<BadPlace> The first ones. */
     public array $badPlaces = [];
 
     /** @var array<string, int> Frames of other types, by type byte in hex. */
@@ -32,7 +32,7 @@ final class FrameTally implements FrameSink, PulseSink
     /** @var array<string, string> The last frame of each other type. */
     public array $lastOther = [];
 
-    /** @var list<array{us: float|null, offset: int|null, counts: array<int, int>, frame: string|null}> */
+    /** @var list<PickedFrame> As many as were asked for. */
     public array $firstFrames = [];
 
     public readonly ChannelTally $channels;
@@ -65,8 +65,7 @@ final class FrameTally implements FrameSink, PulseSink
         $count = intdiv(strlen($frames), $size);
         $this->flags->addRun($this->layout->flagBytesOfRun($frames, $size), $times);
         for ($k = 0; $k < $count && $this->good + $k < $this->shown; $k++) {
-            $frame = substr($frames, $k * $size, $size);
-            $this->firstFrames[] = ['us' => $times[$k] ?? null, 'offset' => $offset + $k * $size, 'counts' => $this->layout->counts($frame), 'frame' => $frame];
+            $this->firstFrames[] = PickedFrame::ofBytes($this->good + $k, $times[$k] ?? null, $offset + $k * $size, substr($frames, $k * $size, $size));
         }
         for ($k = 0; $k < $count; $k += ChannelTally::BLOCK) {
             $some = substr($frames, $k * $size, ChannelTally::BLOCK * $size);
@@ -86,7 +85,7 @@ final class FrameTally implements FrameSink, PulseSink
         $this->channels->addOne($widths, $us);
         $this->periods->add($us);
         if ($this->good < $this->shown) {
-            $this->firstFrames[] = ['us' => $us, 'offset' => null, 'counts' => $widths, 'frame' => null];
+            $this->firstFrames[] = PickedFrame::ofPulses($this->good, $us, $widths);
         }
         $this->good++;
     }
@@ -123,7 +122,7 @@ final class FrameTally implements FrameSink, PulseSink
         $this->bad += $frames;
         $this->reasons[$reason] = ($this->reasons[$reason] ?? 0) + $frames;
         if (count($this->badPlaces) < self::BAD_SHOWN) {
-            $this->badPlaces[] = ['reason' => $reason, 'offset' => $offset, 'us' => $us, 'frames' => $frames];
+            $this->badPlaces[] = new BadPlace($reason, $offset, $us, $frames);
         }
     }
 }

@@ -124,7 +124,7 @@ final class Live implements FrameSink
     private function look(): void
     {
         $choice = Choice::ofBytes($this->cards, [[$this->waiting, []]]);
-        if ($choice->card === null || $choice->confidence < Decoding::RECOGNISED) {
+        if ($choice->card === null || ! $choice->isRecognised()) {
             return;
         }
         $this->card = $choice->card;

@@ -19,11 +19,16 @@ final class Readings
     private const MOST_NOISE_US = 5.0;
 
     /** @return array<int, float> Noise by channel, µs, where it can be told from movement. */
-    public static function noise(Decoding $decoding): array
+    public static function noise(Recognised|ValueLog $decoding): array
     {
-        $noise = array_column($decoding->tally?->channels->toArray() ?? [], 'noise_us', 'channel');
+        $noise = [];
+        foreach ($decoding->tally->channels->summaries() as $channel) {
+            if ($channel->noiseUs !== null && $channel->noiseUs <= self::MOST_NOISE_US) {
+                $noise[$channel->channel] = $channel->noiseUs;
+            }
+        }
 
-        return array_filter($noise, static fn (?float $sigma): bool => $sigma !== null && $sigma <= self::MOST_NOISE_US);
+        return $noise;
     }
 
     /**

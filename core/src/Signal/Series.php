@@ -31,9 +31,9 @@ final class Series implements FrameSink, PulseSink
         $this->layout = $card === null ? null : new FrameLayout($card);
     }
 
-    public static function of(Decoding $decoding, int $most): self
+    public static function of(Carrier $carrier, int $most): self
     {
-        return new self($decoding->card, $most, $decoding->card->usualMs ?? 0.0);
+        return new self($carrier->card, $most, $carrier->card->usualMs ?? 0.0);
     }
 
     /** @return list<array{float, array<int, float>}> ms from the begin of the capture, and µs by channel. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Signal;
 
+use Linguator\Core\Capture\Damage;
 use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Severity;
@@ -29,40 +30,50 @@ final readonly class SignalFindings
     /** The step of the finest format, for comparing with limits. */
     private const DUST_US = 0.01;
 
-    private function __construct(private Decoding $decoding)
+    private FrameTally $tally;
+
+    private Begin $begin;
+
+    private Carrier $carrier;
+
+    private function __construct(private Recognised|ValueLog $decoding)
     {
+        $this->tally = $decoding->tally;
+        $this->begin = $decoding->begin;
+        $this->carrier = $decoding->carrier();
     }
 
     /** @return list<Finding> */
     public static function of(Decoding $decoding): array
     {
-        $findings = new self($decoding);
+        $found = $decoding instanceof Recognised || $decoding instanceof ValueLog ? (new self($decoding))->all() : [self::notRecognised($decoding)];
 
-        return array_values(array_filter([
-            ...($decoding->format === null && ! $decoding->isLog ? [$findings->notRecognised()] : [
-                $findings->inverted(), $findings->wrongBaud(), $findings->parity(), $findings->sync(),
-                $findings->dropped(), $findings->failsafe(), $findings->frameLost(), $findings->lostCount(), $findings->stuck(), $findings->range(), $findings->rate(),
-            ]),
-            $findings->damage(),
-            $findings->unit(),
-        ]));
+        return array_values(array_filter([...$found, self::damage($decoding->damage), self::unit($decoding->begin)]));
     }
 
-    private function notRecognised(): Finding
+    /** @return list<Finding|null> */
+    private function all(): array
     {
-        $facts = $this->decoding->facts;
-        $closest = $this->decoding->runnerUp;
+        return [
+            $this->inverted(), $this->wrongBaud(), $this->parity(), $this->sync(),
+            $this->dropped(), $this->failsafe(), $this->frameLost(), $this->lostCount(), $this->stuck(), $this->range(), $this->rate(),
+        ];
+    }
 
-        $asked = $this->decoding->options->asked();
+    private static function notRecognised(Decoding $decoding): Finding
+    {
+        $facts = $decoding->begin->facts;
+        $closest = $decoding->begin->choice?->runnerUp;
+        $asked = $decoding->begin->options->asked();
 
         return new Finding(
             Code::NotRecognised,
             Severity::Check,
             $asked === null ? 'Not recognised: none of the known formats explains this capture.' : "This is not $asked: no frame of it holds in this capture.",
             $facts === null
-                ? sprintf('%d bytes', $this->decoding->bytes ?? 0)
+                ? sprintf('%d bytes', $decoding->passage->bytes ?? 0)
                 : sprintf('idles %s, shortest stay %s, %s', $facts->idle === 1 ? 'high' : 'low', self::us($facts->shortestUs ?? 0), $facts->baud() === null ? 'no usual baud' : "near {$facts->baud()} baud"),
-            'frames whose header, length, check and ending hold'.($closest === null ? '' : "; nearest is {$closest['format']} at ".round($closest['confidence'] * 100).' %'),
+            'frames whose header, length, check and ending hold'.($closest === null ? '' : "; nearest is $closest->format at ".round($closest->confidence * 100).' %'),
             'The values on the wire stay unknown until its format is.',
             $asked !== null ? 'Let the format be found out, or capture longer.' : ($facts === null ? 'Capture again with times or levels, or write a format card from what your manual says.' : 'Capture longer or sample faster, or write a format card from these line facts.'),
         );
@@ -70,8 +81,8 @@ final readonly class SignalFindings
 
     private function inverted(): ?Finding
     {
-        $line = $this->decoding->line;
-        $card = $this->decoding->card;
+        $line = $this->carrier->line;
+        $card = $this->carrier->card;
         if ($line === null || $card === null || $line->isInverted === $card->isInverted) {
             return null;
         }
@@ -82,18 +93,18 @@ final readonly class SignalFindings
 
     private function wrongBaud(): ?Finding
     {
-        if (! $this->decoding->isWrongBaud()) {
+        if (! $this->decoding instanceof Recognised || ! $this->decoding->isWrongBaud()) {
             return null;
         }
-        $measured = 1e6 / ($this->decoding->facts->bitUs ?? 1);
+        $measured = 1e6 / ($this->begin->facts->bitUs ?? 1);
 
-        return new Finding(Code::WrongBaud, Severity::Fix, sprintf('The line does not run at the baud asked for: one bit lasts %s.', self::us(1e6 / $measured)), sprintf('%.0f baud', $measured), sprintf('%d baud (3 %% either way)', $this->decoding->card->baud ?? 0), 'A reader set to the other baud sees damaged bytes only.', 'Set the sender to the expected baud, or look for another format in this capture.');
+        return new Finding(Code::WrongBaud, Severity::Fix, sprintf('The line does not run at the baud asked for: one bit lasts %s.', self::us(1e6 / $measured)), sprintf('%.0f baud', $measured), sprintf('%d baud (3 %% either way)', $this->carrier->card->baud ?? 0), 'A reader set to the other baud sees damaged bytes only.', 'Set the sender to the expected baud, or look for another format in this capture.');
     }
 
     private function parity(): ?Finding
     {
-        $uart = $this->decoding->uart;
-        $card = $this->decoding->card;
+        $uart = $this->decoding->passage->uart;
+        $card = $this->carrier->card;
         if ($uart === null || $card === null || $uart->bytes === 0 || $uart->parityErrors < self::MISFIT_SHARE[$card->parity] * $uart->bytes) {
             return null;
         }
@@ -103,24 +114,23 @@ final readonly class SignalFindings
 
     private function sync(): ?Finding
     {
-        $tally = $this->decoding->tally;
-        $count = $tally->reasons['sync'] ?? 0;
-        if ($tally === null || $count === 0) {
+        $count = $this->tally->reasons['sync'] ?? 0;
+        if ($count === 0) {
             return null;
         }
-        $first = $tally->badPlaces[0]['us'] ?? null;
+        $first = ($this->tally->badPlaces[0] ?? null)?->us;
 
-        return new Finding(Code::SyncAmbiguous, Severity::Fix, 'The gap of the pulse train is too short to be told from a channel.', sprintf('%d of %d frames', $count, $tally->good + $tally->bad).($first === null ? '' : sprintf(', the first at %.1f ms', $first / 1000)), sprintf('a gap above %d µs and %d µs longer than the longest channel', PulseTrain::USUAL_DETECT_US, PulseTrain::UNMISTAKABLE_US), 'The reader loses its place: channels jump onto one another.', 'Lengthen the frame, send fewer channels, hold unused ones at their minimum, or use a serial format.');
+        return new Finding(Code::SyncAmbiguous, Severity::Fix, 'The gap of the pulse train is too short to be told from a channel.', sprintf('%d of %d frames', $count, $this->frames()).($first === null ? '' : sprintf(', the first at %.1f ms', $first / 1000)), sprintf('a gap above %d µs and %d µs longer than the longest channel', PulseTrain::USUAL_DETECT_US, PulseTrain::UNMISTAKABLE_US), 'The reader loses its place: channels jump onto one another.', 'Lengthen the frame, send fewer channels, hold unused ones at their minimum, or use a serial format.');
     }
 
     private function dropped(): ?Finding
     {
-        $tally = $this->decoding->tally;
-        if ($tally === null || $this->decoding->isLog || $tally->good + $tally->bad === 0) {
+        $tally = $this->tally;
+        $all = $this->frames();
+        if ($this->decoding instanceof ValueLog || $all === 0) {
             return null;
         }
         $late = $tally->periods->lateFrames();
-        $all = $tally->good + $tally->bad;
         if ($tally->bad + $late < self::LOST_SHARE * $all) {
             return null;
         }
@@ -131,23 +141,22 @@ final readonly class SignalFindings
 
     private function failsafe(): ?Finding
     {
-        $count = $this->decoding->tally?->flags->count('failsafe') ?? 0;
-        $frames = max(1, $this->frames());
+        $count = $this->tally->flags->count('failsafe');
 
-        return $count === 0 ? null : new Finding(Code::FailsafeActive, Severity::Check, sprintf('The failsafe flag is up in %d of %d frames%s.', $count, $frames, $this->since('failsafe')), "$count frames with the flag", 'none while the link stands', 'The receiver had lost the handset: these values are its failsafe values.', 'If the handset was on, look for the reason of the loss; if it was off, this is what the craft is told.');
+        return $count === 0 ? null : new Finding(Code::FailsafeActive, Severity::Check, sprintf('The failsafe flag is up in %d of %d frames%s.', $count, $this->tally->good, $this->since('failsafe')), "$count frames with the flag", 'none while the link stands', 'The receiver had lost the handset: these values are its failsafe values.', 'If the handset was on, look for the reason of the loss; if it was off, this is what the craft is told.');
     }
 
     private function frameLost(): ?Finding
     {
-        $count = $this->decoding->tally?->flags->count('frame_lost') ?? 0;
+        $count = $this->tally->flags->count('frame_lost');
 
-        return $count === 0 ? null : new Finding(Code::FrameLost, Severity::Note, sprintf('The frame-lost flag is up in %d of %d frames%s.', $count, $this->frames(), $this->since('frame_lost')), "$count frames with the flag", 'few, at the edge of range', 'The receiver repeated older values in these frames.', 'Compare with distance and antenna; steady loss close by points at the antenna.');
+        return $count === 0 ? null : new Finding(Code::FrameLost, Severity::Note, sprintf('The frame-lost flag is up in %d of %d frames%s.', $count, $this->tally->good, $this->since('frame_lost')), "$count frames with the flag", 'few, at the edge of range', 'The receiver repeated older values in these frames.', 'Compare with distance and antenna; steady loss close by points at the antenna.');
     }
 
     private function lostCount(): ?Finding
     {
-        $lost = $this->decoding->tally === null ? 0 : $this->decoding->tally->lost;
-        $all = $lost + $this->frames();
+        $lost = $this->tally->lost;
+        $all = $lost + $this->tally->good;
 
         return $lost === 0 ? null : new Finding(Code::FramesLostInAir, $lost >= self::LOST_SHARE * $all ? Severity::Check : Severity::Note, "The receiver counts $lost lost frames during the capture.", sprintf('%.1f %%', 100 * $lost / $all), 'few, at the edge of range', 'These never reached the receiver: the wire is not at fault.', 'Compare with distance and antenna; steady loss close by points at the antenna.');
     }
@@ -155,18 +164,17 @@ final readonly class SignalFindings
     /** Failsafe values stand still by their nature; and who moves a stick in a log and lets it go has it back where it began. */
     private function stuck(): ?Finding
     {
-        $tally = $this->decoding->tally;
-        $stuck = $tally === null || $tally->flags->count('failsafe') > 0 ? [] : $tally->channels->stuck();
-        $frozen = array_filter($stuck, static fn (array $where): bool => ! $where['is_back']);
-        if ($stuck === [] || ($frozen === [] && $this->decoding->isLog)) {
+        $stuck = $this->tally->flags->count('failsafe') > 0 ? [] : $this->tally->channels->stuck();
+        $frozen = array_values(array_filter($stuck, static fn (StuckChannel $one): bool => ! $one->isBack));
+        $first = $frozen[0] ?? $stuck[0] ?? null;
+        if ($first === null || ($frozen === [] && $this->decoding instanceof ValueLog)) {
             return null;
         }
-        $first = $stuck[array_key_first($frozen === [] ? $stuck : $frozen)];
-        $channels = array_keys($stuck);
+        $channels = array_map(static fn (StuckChannel $one): int => $one->channel, $stuck);
         $last = array_pop($channels);
         $names = $channels === [] ? "Channel $last moved before and stands" : 'Channels '.implode(', ', $channels)." and $last moved before and stand";
-        $since = $first['from_us'] === null ? "frame {$first['from']}" : sprintf('%.2f s', $first['from_us'] / 1e6);
-        $found = implode(', ', array_map(static fn (int $channel, array $where): string => sprintf('channel %d at %.1f µs', $channel, $where['us']), array_keys($stuck), $stuck));
+        $since = $first->fromUs === null ? "frame $first->from" : sprintf('%.2f s', $first->fromUs / 1e6);
+        $found = implode(', ', array_map(static fn (StuckChannel $one): string => sprintf('channel %d at %.1f µs', $one->channel, $one->us), $stuck));
 
         return new Finding(Code::ChannelStuck, $frozen === [] ? Severity::Note : Severity::Check, "$names still since $since.", $found.' to the end', 'movement while the stick moves', 'If the stick was moved, the sender has stopped taking it over.', 'Move the stick again while capturing; if it stays, look at the input, the mixer and the failsafe of the sender.');
     }
@@ -174,9 +182,9 @@ final readonly class SignalFindings
     private function range(): ?Finding
     {
         $outside = [];
-        foreach ($this->decoding->tally?->channels->toArray() ?? [] as $channel) {
-            if ($channel['min_us'] < self::LOWEST_US - self::DUST_US || $channel['max_us'] > self::HIGHEST_US + self::DUST_US) {
-                $outside[] = sprintf('channel %d: %.0f to %.0f µs', $channel['channel'], $channel['min_us'], $channel['max_us']);
+        foreach ($this->tally->channels->summaries() as $channel) {
+            if ($channel->minUs < self::LOWEST_US - self::DUST_US || $channel->maxUs > self::HIGHEST_US + self::DUST_US) {
+                $outside[] = sprintf('channel %d: %.0f to %.0f µs', $channel->channel, $channel->minUs, $channel->maxUs);
             }
         }
         $count = count($outside);
@@ -186,8 +194,8 @@ final readonly class SignalFindings
 
     private function rate(): ?Finding
     {
-        $most = $this->decoding->options->maxRateHz;
-        $median = $this->decoding->tally?->periods->medianUs();
+        $most = $this->begin->options->maxRateHz;
+        $median = $this->tally->periods->medianUs();
         if ($most === null || $median === null || 1e6 / $median <= $most * 1.001) {
             return null;
         }
@@ -195,9 +203,8 @@ final readonly class SignalFindings
         return new Finding(Code::RateFasterThanReader, Severity::Fix, 'Frames come faster than the reader can take them.', sprintf('%.1f frames/s', 1e6 / $median), sprintf('at most %.1f frames/s', $most), 'The reader skips frames or loses its place.', 'Lower the rate at the sender, or use another reader.');
     }
 
-    private function damage(): ?Finding
+    private static function damage(Damage $damage): ?Finding
     {
-        $damage = $this->decoding->damage;
         if ($damage->count === 0) {
             return null;
         }
@@ -206,25 +213,26 @@ final readonly class SignalFindings
         return new Finding(Code::CaptureDamaged, Severity::Check, $damage->count === 1 ? 'One place of the capture cannot be read.' : "$damage->count places of the capture cannot be read.", "line {$first['line']}: {$first['found']}", $first['expected'], 'What stands there is missing below; the rest is kept.', 'Look at the file there, or capture again.');
     }
 
-    private function unit(): ?Finding
+    private static function unit(Begin $begin): ?Finding
     {
-        return $this->decoding->isUnitTold ? null : new Finding(Code::TimeUnitAssumed, Severity::Note, 'The heading does not tell the unit of time; seconds are assumed.', null, 'a heading such as time_us or Time [s]', 'With another unit every duration here is wrong by its factor.', 'Name the unit in the heading if it is another one.');
+        return $begin->isUnitTold ? null : new Finding(Code::TimeUnitAssumed, Severity::Note, 'The heading does not tell the unit of time; seconds are assumed.', null, 'a heading such as time_us or Time [s]', 'With another unit every duration here is wrong by its factor.', 'Name the unit in the heading if it is another one.');
     }
 
+    /** Sound and bad ones. */
     private function frames(): int
     {
-        return $this->decoding->tally === null ? 0 : $this->decoding->tally->good;
+        return $this->tally->good + $this->tally->bad;
     }
 
     private function since(string $flag): string
     {
-        foreach ($this->decoding->tally?->flags->stretches() ?? [] as $stretch) {
-            if ($stretch['flag'] === $flag) {
-                return $stretch['from_us'] === null ? ", first in frame {$stretch['from_frame']}" : sprintf(', first at %.2f s', $stretch['from_us'] / 1e6);
-            }
-        }
+        $first = $this->tally->flags->first($flag);
 
-        return '';
+        return match (true) {
+            $first === null => '',
+            $first->fromUs === null => ", first in frame $first->fromFrame",
+            default => sprintf(', first at %.2f s', $first->fromUs / 1e6),
+        };
     }
 
     private static function us(float $us): string

@@ -4,11 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Signal;
 
-/**
- * How the channels moved over the whole capture: lowest and highest count, and the longest time from frame to frame, in each of a bounded number of spans.
- *
- * @phpstan-type Span array{frame: int, us: float|null, gap_us: float|null, low: array<int, int>, high: array<int, int>}
- */
+/** How the channels moved over the whole capture: lowest and highest count, and the longest time from frame to frame, in each of a bounded number of spans. */
 final class Timeline
 {
     private const MOST = 600;
@@ -34,7 +30,7 @@ final class Timeline
         for ($from = 0; $from < $frames; $from += $length) {
             $length = min($frames - $from, $this->each - $this->frames % $this->each);
             [$low, $high] = $length === $frames ? [$lows, $highs] : self::bounds($columns, $frames, $from, $length);
-            $this->put($low, $high, $times[$from] ?? null, $this->longestGap($times, $from, $length));
+            $this->put(new Span($this->frames, $times[$from] ?? null, $this->longestGap($times, $from, $length), $low, $high));
             $this->frames += $length;
         }
     }
@@ -45,20 +41,16 @@ final class Timeline
         return $this->spans;
     }
 
-    /**
-     * @param  array<int, int>  $low
-     * @param  array<int, int>  $high
-     */
-    private function put(array $low, array $high, ?float $us, ?float $gap): void
+    private function put(Span $span): void
     {
         if ($this->frames % $this->each !== 0) {
             $last = array_pop($this->spans);
             assert($last !== null);
-            $this->spans[] = self::merge($last, $low, $high, $gap);
+            $this->spans[] = $last->with($span);
 
             return;
         }
-        $this->spans[] = ['frame' => $this->frames, 'us' => $us, 'gap_us' => $gap, 'low' => $low, 'high' => $high];
+        $this->spans[] = $span;
         if (count($this->spans) > self::MOST) {
             $this->halve();
         }
@@ -68,7 +60,7 @@ final class Timeline
     {
         $this->each *= 2;
         $this->spans = array_map(
-            static fn (array $pair): array => isset($pair[1]) ? self::merge($pair[0], $pair[1]['low'], $pair[1]['high'], $pair[1]['gap_us']) : $pair[0],
+            static fn (array $pair): Span => isset($pair[1]) ? $pair[0]->with($pair[1]) : $pair[0],
             array_chunk($this->spans, 2),
         );
     }
@@ -105,22 +97,5 @@ final class Timeline
         }
 
         return [$low, $high];
-    }
-
-    /**
-     * @param  Span  $span
-     * @param  array<int, int>  $low
-     * @param  array<int, int>  $high
-     * @return Span
-     */
-    private static function merge(array $span, array $low, array $high, ?float $gap): array
-    {
-        foreach ($low as $channel => $count) {
-            $span['low'][$channel] = min($span['low'][$channel] ?? $count, $count);
-            $span['high'][$channel] = max($span['high'][$channel] ?? $high[$channel], $high[$channel]);
-        }
-        $span['gap_us'] = $span['gap_us'] === null || $gap === null ? $span['gap_us'] ?? $gap : max($span['gap_us'], $gap);
-
-        return $span;
     }
 }

@@ -17,9 +17,11 @@ use Linguator\Core\Capture\VcdReader;
 use Linguator\Core\Capture\WavReader;
 use Linguator\Core\Capture\WireCapture;
 use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\Framers;
 use Linguator\Core\Format\FrameSink;
 use Linguator\Core\Line\LineSetting;
+use Linguator\Core\Line\PulseShape;
 use Linguator\Core\Line\PulseSink;
 use Linguator\Core\Line\UartReader;
 
@@ -51,15 +53,15 @@ final readonly class Walk
         return CsvLayout::of($source->head(self::HEADING_BYTES));
     }
 
-    public static function through(ByteCapture|WireCapture|CsvChannels $capture, Decoding $decoding, FrameSink&PulseSink $sink): void
+    /** Hands every frame to a sink, by what carries it. */
+    public static function through(ByteCapture|WireCapture|CsvChannels $capture, Carrier $carrier, FrameSink&PulseSink $sink): Passage
     {
-        match (true) {
+        return match (true) {
             $capture instanceof CsvChannels => self::values($capture, $sink),
-            $capture instanceof ByteCapture => self::bytes($capture, $decoding, $sink),
-            $decoding->shape !== null => self::pulses($capture, $decoding, $sink),
-            $decoding->card !== null => self::serial($capture, $decoding, $sink),
-            // What cannot be decoded is still read, so that its damage is told.
-            default => iterator_count($capture->edges($decoding->wire ?? 0)),
+            $capture instanceof ByteCapture => self::bytes($capture, $carrier->card, $sink),
+            $carrier->shape !== null => self::pulses($capture, $carrier->wire, $carrier->shape, $sink),
+            $carrier->card !== null => self::serial($capture, $carrier->wire, $carrier->card, $carrier->line ?? LineSetting::of($carrier->card), $sink),
+            default => self::unread($capture, $carrier->wire),
         };
     }
 
@@ -68,32 +70,45 @@ final readonly class Walk
         return $layout->isChannels ? new CsvChannels($source, $layout, $damage) : new CsvEdges($source, $layout, $damage);
     }
 
-    private static function values(CsvChannels $capture, PulseSink $sink): void
+    private static function values(CsvChannels $capture, PulseSink $sink): Passage
     {
         foreach ($capture->rows() as [$us, $values]) {
             $sink->pulses($values, $us);
         }
+
+        return new Passage;
     }
 
-    private static function bytes(ByteCapture $capture, Decoding $decoding, FrameSink $sink): void
+    private static function bytes(ByteCapture $capture, ?FormatCard $card, FrameSink $sink): Passage
     {
-        $framer = $decoding->card === null ? null : Framers::for($decoding->card);
-        $decoding->bytes = 0;
+        $framer = $card === null ? null : Framers::for($card);
+        $count = 0;
         foreach ($capture->bytes() as [$bytes, $times]) {
-            $decoding->bytes += strlen($bytes);
+            $count += strlen($bytes);
             $framer?->push($bytes, $times, $sink);
         }
         $framer?->finish($sink);
+
+        return new Passage($count);
     }
 
-    private static function pulses(WireCapture $capture, Decoding $decoding, PulseSink $sink): void
+    private static function pulses(WireCapture $capture, int $wire, PulseShape $shape, PulseSink $sink): Passage
     {
-        assert($decoding->shape !== null);
-        $reader = $decoding->shape->reader();
-        foreach ($capture->edges($decoding->wire ?? 0) as $edges) {
+        $reader = $shape->reader();
+        foreach ($capture->edges($wire) as $edges) {
             $reader->push($edges, $sink);
         }
         $reader->finish($sink);
+
+        return new Passage;
+    }
+
+    /** What cannot be decoded is still read, so that its damage is told. */
+    private static function unread(WireCapture $capture, int $wire): Passage
+    {
+        iterator_count($capture->edges($wire));
+
+        return new Passage;
     }
 
     /** Whether the bytes have the parity of the line, some spoilt ones apart. Where they have another or none at all, that is the finding, not each frame. */
@@ -113,21 +128,20 @@ final readonly class Walk
         return $uart->parityErrors < self::MISFIT_SHARE * max(1, $uart->bytes);
     }
 
-    private static function serial(WireCapture $capture, Decoding $decoding, FrameSink $sink): void
+    private static function serial(WireCapture $capture, int $wire, FormatCard $card, LineSetting $line, FrameSink $sink): Passage
     {
-        assert($decoding->line !== null && $decoding->card !== null);
-        $isGuarded = self::parityHolds($capture, $decoding->line, $decoding->wire ?? 0);
-        $uart = new UartReader($decoding->line, $isGuarded);
-        $decoding->uart = $uart;
+        $isGuarded = self::parityHolds($capture, $line, $wire);
+        $uart = new UartReader($line, $isGuarded);
         $sink = $isGuarded ? new ParityGuard($uart, $sink) : $sink;
-        $framer = Framers::for($decoding->card);
-        foreach ($capture->edges($decoding->wire ?? 0) as $edges) {
+        $framer = Framers::for($card);
+        foreach ($capture->edges($wire) as $edges) {
             [$bytes, $times] = $uart->push($edges);
             $framer->push($bytes, $times, $sink);
         }
         [$bytes, $times] = $uart->finish();
         $framer->push($bytes, $times, $sink);
         $framer->finish($sink);
-        $decoding->bytes = $uart->bytes;
+
+        return new Passage($uart->bytes, $uart);
     }
 }

@@ -28,8 +28,11 @@ final readonly class Window
     /** Bytes are named in stretches of up to so many frames. */
     private const NAMED_FRAMES = 8;
 
-    public function __construct(private Decoding $decoding, private float $fromUs, private float $toUs)
+    private Carrier $carrier;
+
+    public function __construct(private Begin $begin, private float $fromUs, private float $toUs)
     {
+        $this->carrier = $begin->carrier();
     }
 
     /** @return array{from_us: float, to_us: float, level: int, edges: list<float>|null, spans: list<array{us: float, changes: int}>|null, bytes: list<array{us: float, to_us: float, hex: string, name: string}>, drawn: bool} */
@@ -82,26 +85,24 @@ final readonly class Window
 
     private function idle(): int
     {
-        $line = $this->decoding->line ?? ($this->decoding->card === null ? null : LineSetting::of($this->decoding->card));
+        $line = $this->carrier->lineOrUsual();
 
-        return $line === null ? ($this->decoding->facts->idle ?? 0) : ($line->isInverted ? 0 : 1);
+        return $line === null ? ($this->begin->facts->idle ?? 0) : ($line->isInverted ? 0 : 1);
     }
 
     /** @return iterable<Edges> */
     private function edges(ByteCapture|WireCapture|CsvChannels $capture): iterable
     {
         if ($capture instanceof WireCapture) {
-            return $capture->edges($this->decoding->wire ?? 0);
+            return $capture->edges($this->carrier->wire);
         }
 
-        return $capture instanceof ByteCapture && $this->decoding->card !== null ? $this->drawn($capture) : [];
+        return $capture instanceof ByteCapture && $this->carrier->card !== null ? $this->drawn($capture, $this->carrier->card) : [];
     }
 
     /** @return \Generator<int, Edges> */
-    private function drawn(ByteCapture $capture): \Generator
+    private function drawn(ByteCapture $capture, FormatCard $card): \Generator
     {
-        $card = $this->decoding->card;
-        assert($card !== null);
         $line = LineSetting::of($card);
         $writer = new UartWriter($line);
         $pick = new FramePick(0, PHP_INT_MAX);
@@ -111,8 +112,8 @@ final readonly class Window
         foreach (self::withEnd($capture) as $chunk) {
             $chunk === null ? $framer->finish($pick) : $framer->push($chunk[0], $chunk[1], $pick);
             foreach ($pick->picked as $one) {
-                $wire = (string) $one['frame'];
-                yield $writer->write($stuffing?->add($wire) ?? $wire, $clock->at($one['index'], $one['us']));
+                $wire = (string) $one->bytes;
+                yield $writer->write($stuffing?->add($wire) ?? $wire, $clock->at($one->index, $one->us));
             }
             $pick->picked = [];
         }
@@ -135,11 +136,11 @@ final readonly class Window
      */
     private function bytes(array $inside): array
     {
-        $card = $this->decoding->card;
-        if ($this->decoding->shape !== null) {
-            return $this->pulses($this->decoding->shape, $inside);
+        $card = $this->carrier->card;
+        if ($this->carrier->shape !== null) {
+            return $this->pulses($this->carrier->shape, $inside);
         }
-        $line = $this->decoding->line ?? ($card === null ? $this->decoding->unknownLine : LineSetting::of($card));
+        $line = $this->carrier->lineOrUsual() ?? $this->begin->unknownLine;
         if ($line === null || $inside === []) {
             return [];
         }
@@ -176,8 +177,8 @@ final readonly class Window
         $reader->finish($pick);
         $named = [];
         foreach ($pick->picked as $one) {
-            $at = (float) $one['us'];
-            foreach ($one['widths'] ?? [] as $channel => $ns) {
+            $at = (float) $one->us;
+            foreach ($one->widths as $channel => $ns) {
                 if ($at + $ns / 1000 >= $this->fromUs && $at <= $this->toUs) {
                     $named[] = ['us' => $at, 'to_us' => $at + $ns / 1000, 'hex' => (string) round($ns / 1000), 'name' => "channel $channel"];
                 }
@@ -205,8 +206,8 @@ final readonly class Window
         $anatomy = new FrameAnatomy($card);
         $names = [];
         foreach ($pick->picked as $one) {
-            $at = (int) $one['offset'];
-            foreach ($anatomy->fields((string) $one['frame']) as $field) {
+            $at = (int) $one->offset;
+            foreach ($anatomy->fields((string) $one->bytes) as $field) {
                 for ($k = 0; $k < $field['bytes']; $k++) {
                     // An escape and the byte behind it are one.
                     if ($card->stuffing !== null && $field['from'] > 0 && isset($bytes[$at]) && ord($bytes[$at]) === $card->stuffing['escape']) {

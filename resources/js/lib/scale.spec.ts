@@ -1,21 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import {
-  around,
-  furthest,
-  isWithin,
-  levelPath,
-  marksIn,
-  moved,
-  msOf,
-  percentOf,
-  placed,
-  rateOf,
-  secondsOf,
-  stacked,
-  timeWords,
-  usOf,
-  zoomed,
-} from './scale'
+import { around, levelPath, marksIn, moved, msOf, percentOf, placed, rateOf, secondsOf, stacked, timeWords, usOf, zoomed } from './scale'
 
 describe('stretches of time', () => {
   const inside = { from: 0, to: 1000 }
@@ -51,23 +35,7 @@ describe('a value on a drawing', () => {
     expect(stacked([1500, 1000])).toEqual([0, 1500, 2500])
   })
 
-  it('is chosen by how far it goes', () => {
-    const all = [
-      { lo: 1490, hi: 1510 },
-      { lo: 1000, hi: 2000 },
-      { lo: 1000, hi: 1900 },
-      { lo: 1100, hi: 2100 },
-    ]
-    expect(
-      furthest(
-        all,
-        (one) => one.lo,
-        (one) => one.hi,
-      ),
-    ).toBe(all[1])
-    expect(furthest([], Number, Number)).toBeNull()
-    expect(isWithin(1499, 1501, 2)).toBe(true)
-    expect(isWithin(1499, 1501.1, 2)).toBe(false)
+  it('is told in the unit that a screen shows', () => {
     expect([usOf(1.5), msOf(1500), secondsOf(2500), rateOf(20), percentOf(0.25)]).toEqual([1500, 1.5, 2.5, 50, 25])
   })
 })

@@ -89,9 +89,6 @@ export function levelPath(edges: number[], level: 0 | 1, x: (us: number) => numb
   return `${path}H${end.toFixed(1)}`
 }
 
-/** Whether two values are no further apart than so much. */
-export const isWithin = (low: number, high: number, most: number) => high - low <= most
-
 /** What begins here and lasts so long, with room on both sides: a share of its length. */
 export const around = (begin: number, length: number, margin: number): Stretch => ({
   from: begin - margin * length,
@@ -100,8 +97,3 @@ export const around = (begin: number, length: number, margin: number): Stretch =
 
 /** A time moved back by so much. */
 export const back = (time: number, by: number) => time - by
-
-/** Which of these goes furthest from its lowest to its highest; none: null. */
-export function furthest<T>(all: T[], low: (one: T) => number, high: (one: T) => number): T | null {
-  return all.reduce<T | null>((most, one) => (most === null || high(one) - low(one) > high(most) - low(most) ? one : most), null)
-}

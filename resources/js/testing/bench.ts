@@ -67,7 +67,6 @@ export const CHOICES: [readonly string[], unknown] = [
     serial_formats: [],
     lines: [],
     orders: [],
-    signal: { still_us: 2 },
     landmarks: { lo: 1000, mid: 1500, hi: 2000 },
   },
 ]

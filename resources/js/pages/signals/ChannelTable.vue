@@ -1,16 +1,15 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { choicesQuery } from '@/api/choices'
 import type { DecodeAnswer } from '@/api/generated/decode.out'
 import ChannelPick from './ChannelPick.vue'
 import TravelRuler from '@/components/TravelRuler.vue'
 import { useLandmarks } from '@/composables/useLandmarks'
 import { figure } from '@/lib/numberText'
-import { isWithin } from '@/lib/scale'
 
 export interface ChannelTableProps {
   answer: DecodeAnswer
+  /** Channels that stand still. */
+  stillChannels: number[]
   /** Drawn over the whole capture. */
   chosen: number
 }
@@ -18,9 +17,8 @@ const props = defineProps<ChannelTableProps>()
 const emit = defineEmits<{ choose: [channel: number] }>()
 
 const { marks, list } = useLandmarks()
-const choices = useQuery(choicesQuery)
 const usual = computed(() => list.value.join(', '))
-const isStill = (channel: DecodeAnswer['channels'][number]) => isWithin(channel.min_us, channel.max_us, choices.data.value?.signal.still_us ?? 0)
+const isStill = (channel: DecodeAnswer['channels'][number]) => props.stillChannels.includes(channel.channel)
 const moving = computed(() => props.answer.channels.filter((channel) => !isStill(channel)))
 const still = computed(() => props.answer.channels.filter(isStill))
 const share = (digital: DecodeAnswer['digital'][number]) =>

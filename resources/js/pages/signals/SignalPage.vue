@@ -4,7 +4,6 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { type CaptureOptions, deskQuery, readingQuery } from '@/api/captures'
 import { sizeOf } from '@/lib/numberText'
-import { furthest } from '@/lib/scale'
 import { namesQuery } from '@/api/shelf'
 import { deleteJson, getJson, postJson, sentenceOf } from '@/api/http'
 import { useKeys } from '@/composables/useKeys'
@@ -48,13 +47,8 @@ const progress = computed(() => (reading.isFetching.value ? (asking.data.value?.
 const channel = ref(1)
 
 /** Draws the channel that moves most, until another one is chosen. */
-watch(answer, (now) => {
-  const most = furthest(
-    now?.channels ?? [],
-    (one) => one.min_us,
-    (one) => one.max_us,
-  )
-  channel.value = most?.channel ?? 1
+watch(answer, () => {
+  channel.value = reading.data.value?.desk.shown_channel ?? 1
 })
 
 const { data: names } = useQuery(namesQuery)
@@ -178,7 +172,13 @@ const date = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeri
         </p>
         <LineFactsList :answer="answer" />
         <CaptureLenses v-if="drawn" :reading="reading.data.value" :options="options" :channel="channel" />
-        <ChannelTable v-if="answer.channels.length > 0" :answer="answer" :chosen="channel" @choose="channel = $event" />
+        <ChannelTable
+          v-if="answer.channels.length > 0"
+          :answer="answer"
+          :still-channels="reading.data.value.desk.still"
+          :chosen="channel"
+          @choose="channel = $event"
+        />
         <FlagTimes :answer="answer" />
         <FrameTiming :reading="reading.data.value" />
         <template v-if="answer.channels.length > 0">

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Signal;
+
+/** What one channel did over a whole capture, µs. */
+final readonly class ChannelSummary
+{
+    /** A channel over which a stick was moved from end to end travels at least so far. */
+    private const MOVING_US = 600.0;
+
+    /** @param  float|null  $noiseUs  Standard deviation over its quietest second; null: no second of it has times. */
+    public function __construct(public int $channel, public float $minUs, public float $meanUs, public float $maxUs, public float $lastUs, public ?float $noiseUs)
+    {
+    }
+
+    public function travelUs(): float
+    {
+        return $this->maxUs - $this->minUs;
+    }
+
+    public function isStill(): bool
+    {
+        return $this->travelUs() <= ChannelTally::STILL_US;
+    }
+
+    public function isMovedAllTheWay(): bool
+    {
+        return $this->travelUs() >= self::MOVING_US;
+    }
+
+    /** @return array{channel: int, min_us: float, mean_us: float, max_us: float, last_us: float, noise_us: float|null} */
+    public function toArray(): array
+    {
+        return ['channel' => $this->channel, 'min_us' => $this->minUs, 'mean_us' => $this->meanUs, 'max_us' => $this->maxUs, 'last_us' => $this->lastUs, 'noise_us' => $this->noiseUs];
+    }
+}

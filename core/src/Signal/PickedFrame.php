@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Signal;
+
+/** A sound frame of a capture: bytes, or the pulses of a train. */
+final readonly class PickedFrame
+{
+    /**
+     * @param  int  $index  Among the sound frames, from 0.
+     * @param  float|null  $us  When it begins; null: the capture has no times.
+     * @param  int|null  $offset  Of its first byte in the capture.
+     * @param  string|null  $bytes  Null: pulses.
+     * @param  array<int, int>  $widths  ns by channel, from 1.
+     */
+    private function __construct(public int $index, public ?float $us, public ?int $offset, public ?string $bytes, public array $widths)
+    {
+    }
+
+    public static function ofBytes(int $index, ?float $us, int $offset, string $bytes): self
+    {
+        return new self($index, $us, $offset, $bytes, []);
+    }
+
+    /** @param  array<int, int>  $widths  ns by channel, from 1. */
+    public static function ofPulses(int $index, float $us, array $widths): self
+    {
+        return new self($index, $us, null, null, $widths);
+    }
+}
