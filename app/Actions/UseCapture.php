@@ -89,7 +89,7 @@ final readonly class UseCapture
     private function written(Capture $capture, Decoding $decoding, \Closure $write): Rig
     {
         $content = $capture->size <= KeepAttachment::MAX_BYTES ? (string) stream_get_contents($capture->stream()) : null;
-        $answer = Json::pretty((new DecodeAnswer($decoding))->toArray());
+        $answer = Json::pretty(new DecodeAnswer($decoding));
 
         return DB::transaction(function () use ($capture, $write, $content, $answer): Rig {
             $rig = $write();

@@ -7,6 +7,7 @@ namespace Linguator\Core\Tests;
 use Linguator\Core\Capture\Source;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\KeyOrder;
+use Linguator\Core\Document\Plain;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\Formats;
 use Linguator\Core\Rig\RigDocument;
@@ -82,10 +83,10 @@ final class Answers
         assert($stream !== false);
         $decoding = (new CaptureDesk(Formats::shipped(), new Schemas))->decode(new Source($stream), new \stdClass);
 
-        $desk = (new DeskView($decoding))->toArray();
+        $desk = Plain::object(new DeskView($decoding));
 
         // Hundreds of spans alike: the first and the last of them tell as much.
-        return ['answer' => (new DecodeAnswer($decoding))->toArray(), 'desk' => ['spans' => [...array_slice($desk['spans'], 0, 2), ...array_slice($desk['spans'], -1)]] + $desk];
+        return ['answer' => new DecodeAnswer($decoding), 'desk' => ['spans' => [...array_slice($desk['spans'], 0, 2), ...array_slice($desk['spans'], -1)]] + $desk];
     }
 
     /** The answer as the file has it. */

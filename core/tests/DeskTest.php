@@ -23,7 +23,7 @@ use Linguator\Core\Tests\Seeded;
 
 function deskOf(string $capture): array
 {
-    return (new DeskView((new Decoder(FormatCards::all()))->decode(Source::ofText($capture), new DecodeOptions)))->toArray();
+    return (array) (new DeskView((new Decoder(FormatCards::all()))->decode(Source::ofText($capture), new DecodeOptions)))->jsonSerialize();
 }
 
 /** A card without escaped bytes. */

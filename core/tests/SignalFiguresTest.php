@@ -122,7 +122,7 @@ it('tells mean, spread and late frames of periods as plain arithmetic does', fun
         $periods[] = mt_rand(0, 40) === 0 ? 14_000.0 * mt_rand(2, 4) : (float) mt_rand(13_900, 14_100);
         $tally->add($us += end($periods));
     }
-    $answer = $tally->toArray();
+    $answer = (array) $tally->jsonSerialize();
     $mean = array_sum($periods) / 2000;
     $late = count(array_filter($periods, fn (float $period): bool => $period > 21_000));
     expect($answer['mean'])->toEqualWithDelta($mean / 1000, 1e-5)

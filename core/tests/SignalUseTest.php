@@ -6,11 +6,11 @@ use Linguator\Core\Capture\CaptureKind;
 use Linguator\Core\Capture\Damage;
 use Linguator\Core\Capture\EdgeText;
 use Linguator\Core\Capture\Source;
+use Linguator\Core\Document\Plain;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\FormatCards;
 use Linguator\Core\Signal\Begin;
 use Linguator\Core\Signal\CardDraft;
-use Linguator\Core\Signal\ChannelSummary;
 use Linguator\Core\Signal\Comparison;
 use Linguator\Core\Signal\DecodeOptions;
 use Linguator\Core\Signal\Decoder;
@@ -70,7 +70,7 @@ it('finds order, scale, direction, centre and delay between two captures again',
             $b[] = [$ms, $values];
         }
         $decoding = new ValueLog(new Begin(CaptureKind::Csv, new DecodeOptions, null, true), new Damage, new FrameTally(null, 0));
-        $answer = (new Comparison($a, $b, $decoding, $decoding))->toArray();
+        $answer = Plain::object(new Comparison($a, $b, $decoding, $decoding));
         expect($answer['delay_ms'])->toEqualWithDelta($delay, 10.0)
             ->and(array_column($answer['channels'], 'b'))->toBe($order)
             ->and(array_column($answer['channels'], 'reversed'))->toBe(array_map(fn (float $one): bool => $one < 0, $scale));
@@ -91,11 +91,11 @@ it('sends values again in every format, and they are read as what they were', fu
     $again = Source::ofText(implode('', iterator_to_array(EdgeText::vcd($signal->idle(), $signal->edges($rows)), false)));
     $read = (new Decoder(FormatCards::all()))->decode($again, new DecodeOptions);
     expect($read->carrier()->format())->toBe(strtok($format, '-'))->and($read->tally->bad)->toBe(0);
-    $before = array_column(array_map(fn (ChannelSummary $one): array => $one->toArray(), $decoding->tally->channels->summaries()), null, 'channel');
+    $before = array_column($decoding->tally->channels->summaries(), null, 'channel');
     foreach (array_slice($read->tally->channels->summaries(), 0, 6) as $channel) {
         // Formats in two halves carry each channel in every other frame only.
-        expect($channel->maxUs)->toEqualWithDelta($before[$channel->channel]['max_us'], 12.0)
-            ->and($channel->minUs)->toEqualWithDelta($before[$channel->channel]['min_us'], 12.0);
+        expect($channel->maxUs)->toEqualWithDelta($before[$channel->channel]->maxUs, 12.0)
+            ->and($channel->minUs)->toEqualWithDelta($before[$channel->channel]->minUs, 12.0);
     }
 })->with(['ppm', 's100i', 's420c', 's115u', 's115e', 's115f', 's115t', 's115t-10']);
 

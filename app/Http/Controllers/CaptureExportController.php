@@ -13,6 +13,7 @@ use Linguator\Core\Capture\WavWriter;
 use Linguator\Core\Document\Csv;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
+use Linguator\Core\Document\Plain;
 use Linguator\Core\Signal\DecodeAnswer;
 use Linguator\Core\Signal\Recognised;
 use Linguator\Core\Signal\Reencoder;
@@ -92,7 +93,8 @@ final readonly class CaptureExportController
      */
     private static function document(Recognised|ValueLog $decoding, array $rows): \Generator
     {
-        yield Json::pretty((new DecodeAnswer($decoding))->toArray() + ['log' => array_map(static fn (array $row): array => ['t_ms' => round($row[0], 4), 'us' => array_values($row[1])], $rows)]);
+        $log = array_map(static fn (array $row): array => ['t_ms' => round($row[0], 4), 'us' => array_values($row[1])], $rows);
+        yield Json::pretty(Plain::object(new DecodeAnswer($decoding)) + ['log' => $log]);
     }
 
     /**

@@ -38,7 +38,7 @@ final readonly class CaptureReadController
             $progress?->end();
         }
 
-        return Answer::json(['capture' => $capture->listed(), 'answer' => (new DecodeAnswer($decoding))->toArray(), 'desk' => (new DeskView($decoding))->toArray()]);
+        return Answer::json(['capture' => $capture->listed(), 'answer' => new DecodeAnswer($decoding), 'desk' => new DeskView($decoding)]);
     }
 
     public function progress(Request $request): JsonResponse
@@ -65,7 +65,7 @@ final readonly class CaptureReadController
             throw DocumentError::at('index', 'Found no sound frame '.$document->int('index').' in this capture.', 'no_such_frame');
         }
 
-        return Answer::json((new FrameView($begin->carrier(), $pick->picked[0]))->toArray());
+        return Answer::json(new FrameView($begin->carrier(), $pick->picked[0]));
     }
 
     public function window(Request $request, Capture $capture): JsonResponse
@@ -97,9 +97,9 @@ final readonly class CaptureReadController
         [$a, $b] = $sides;
 
         return Answer::json([
-            'a' => ['capture' => $a['capture']->listed(), 'answer' => (new DecodeAnswer($a['decoding']))->toArray()],
-            'b' => ['capture' => $b['capture']->listed(), 'answer' => (new DecodeAnswer($b['decoding']))->toArray()],
-            'comparison' => (new Comparison($a['rows'], $b['rows'], $a['decoding'], $b['decoding']))->toArray(),
+            'a' => ['capture' => $a['capture']->listed(), 'answer' => new DecodeAnswer($a['decoding'])],
+            'b' => ['capture' => $b['capture']->listed(), 'answer' => new DecodeAnswer($b['decoding'])],
+            'comparison' => new Comparison($a['rows'], $b['rows'], $a['decoding'], $b['decoding']),
         ]);
     }
 }

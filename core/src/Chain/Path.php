@@ -97,10 +97,9 @@ final readonly class Path implements \JsonSerializable
         return count($a) <=> count($b);
     }
 
-    /** @return array<string, mixed> */
-    public function jsonSerialize(): array
+    public function jsonSerialize(): \stdClass
     {
-        return [
+        return (object) [
             'boxes' => $this->ids(),
             'links' => array_map(static fn (Joint $joint): array => [
                 'from' => $joint->from->id(),

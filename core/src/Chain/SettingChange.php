@@ -17,9 +17,8 @@ final readonly class SettingChange implements \JsonSerializable
         return is_float($this->to) && floor($this->to) === $this->to && abs($this->to) < 1e15 ? (int) $this->to : $this->to;
     }
 
-    /** @return array{box: string, setting: string, to: string|float|int|bool} */
-    public function jsonSerialize(): array
+    public function jsonSerialize(): \stdClass
     {
-        return ['box' => $this->box, 'setting' => $this->setting, 'to' => $this->value()];
+        return (object) ['box' => $this->box, 'setting' => $this->setting, 'to' => $this->value()];
     }
 }

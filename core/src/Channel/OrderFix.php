@@ -22,10 +22,9 @@ final readonly class OrderFix implements \JsonSerializable
     ) {
     }
 
-    /** @return array<string, mixed> */
-    public function jsonSerialize(): array
+    public function jsonSerialize(): \stdClass
     {
-        return array_filter([
+        return (object) array_filter([
             'at' => $this->at, 'touches' => $this->touches, 'change' => $this->change,
             'order' => $this->order?->toString(), 'remap' => $this->remap, 'table' => $this->table,
         ], static fn (mixed $value): bool => $value !== null);

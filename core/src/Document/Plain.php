@@ -21,7 +21,7 @@ final class Plain
             is_array($value) => array_map(self::of(...), $value),
             ! is_object($value) => $value,
             $value instanceof \BackedEnum => $value->value,
-            $value instanceof \JsonSerializable => self::of($value->jsonSerialize()),
+            $value instanceof \JsonSerializable => self::told($value->jsonSerialize()),
             $value instanceof \stdClass => (object) array_map(self::of(...), get_object_vars($value)),
             default => self::properties($value),
         };
@@ -32,11 +32,17 @@ final class Plain
     {
         $plain = self::of($value);
         $keyed = [];
-        foreach (is_array($plain) ? $plain : [] as $key => $item) {
+        foreach ((array) $plain as $key => $item) {
             $keyed[(string) $key] = $item;
         }
 
         return $keyed;
+    }
+
+    /** What an object says of itself: its keys are those of its class, not of the user. */
+    private static function told(mixed $value): mixed
+    {
+        return self::of($value instanceof \stdClass ? get_object_vars($value) : $value);
     }
 
     /** @return array<string, mixed> */

@@ -6,7 +6,6 @@ namespace Linguator\Core\Failsafe;
 
 use Linguator\Core\Chain\Boxes;
 use Linguator\Core\Document\DocumentError;
-use Linguator\Core\Document\Plain;
 use Linguator\Core\Gear\Controller;
 use Linguator\Core\Gear\Module;
 use Linguator\Core\Gear\Receiver;
@@ -65,16 +64,16 @@ final readonly class FailsafeReview
         };
     }
 
-    /** @return array<string, mixed> As the verb answers. */
-    public function answer(): array
+    /** As the verb answers. */
+    public function answer(): \stdClass
     {
-        return [
+        return (object) [
             'hops' => array_map(static fn (FailsafeHop $hop): array => [
                 'hop' => $hop->number,
                 'outcome' => $hop->outcome()->value,
                 'severity' => $hop->severity()->value,
                 'because' => $hop->because(),
-                'findings' => Plain::of($hop->findings()),
+                'findings' => $hop->findings(),
             ], $this->hops),
             'recommended' => ['hops' => array_map(fn (FailsafeHop $hop): array => ['hop' => $hop->number, 'mode' => $this->recommended($hop)?->value], $this->hops)],
             'recovery' => Recovery::sentence($this->rig),

@@ -24,10 +24,9 @@ final readonly class Finding implements \JsonSerializable
     ) {
     }
 
-    /** @return array<string, string> */
-    public function toArray(): array
+    public function jsonSerialize(): \stdClass
     {
-        return array_filter([
+        return (object) array_filter([
             'code' => $this->code->value,
             'severity' => $this->severity->value,
             'message' => $this->message,
@@ -38,20 +37,5 @@ final readonly class Finding implements \JsonSerializable
             'from' => $this->from,
             'to' => $this->to,
         ], static fn (?string $value): bool => $value !== null);
-    }
-
-    /** @return array<string, string> */
-    public function jsonSerialize(): array
-    {
-        return $this->toArray();
-    }
-
-    /**
-     * @param  list<self>  $findings
-     * @return list<array<string, string>>
-     */
-    public static function listToArray(array $findings): array
-    {
-        return array_map(static fn (self $finding): array => $finding->toArray(), $findings);
     }
 }

@@ -32,10 +32,9 @@ final readonly class Check implements \JsonSerializable
         };
     }
 
-    /** @return array<string, mixed> */
-    public function jsonSerialize(): array
+    public function jsonSerialize(): \stdClass
     {
-        return [
+        return (object) [
             'check' => $this->kind,
             'hop' => $this->hop,
             'title' => $this->kind->title(),

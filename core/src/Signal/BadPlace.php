@@ -7,7 +7,7 @@ namespace Linguator\Core\Signal;
 use Linguator\Core\Quantity\Steps;
 
 /** Where a capture holds no sound frame. */
-final readonly class BadPlace
+final readonly class BadPlace implements \JsonSerializable
 {
     /**
      * @param  int|null  $offset  Of its first byte in the capture; null: pulses.
@@ -18,9 +18,8 @@ final readonly class BadPlace
     {
     }
 
-    /** @return array{reason: string, t_ms: float|null, offset: int|null, frames: int} */
-    public function toArray(): array
+    public function jsonSerialize(): \stdClass
     {
-        return ['reason' => $this->reason, 't_ms' => Steps::msOf($this->us), 'offset' => $this->offset, 'frames' => $this->frames];
+        return (object) ['reason' => $this->reason, 't_ms' => Steps::msOf($this->us), 'offset' => $this->offset, 'frames' => $this->frames];
     }
 }

@@ -9,20 +9,16 @@ final readonly class ByteFacts
 {
     private const SHOWN = 64;
 
-    /**
-     * Where the format is known its card says more than can be guessed.
-     *
-     * @return array{frame_bytes?: int|null, header?: string|null, check?: string|null, first_bytes: string}
-     */
-    public static function toArray(Decoding $decoding): array
+    /** Where the format is known its card says more than can be guessed. */
+    public static function of(Decoding $decoding): \stdClass
     {
         $begin = ['first_bytes' => bin2hex(substr($decoding->begin->bytes, 0, self::SHOWN))];
         if (! $decoding instanceof Unrecognised) {
-            return $begin;
+            return (object) $begin;
         }
         $frame = $decoding->frame;
 
-        return [
+        return (object) [
             'frame_bytes' => $frame?->size,
             'header' => $frame === null || $frame->header === '' ? null : bin2hex($frame->header),
             'check' => $frame?->check === null ? null : self::words($frame->check->node->value),

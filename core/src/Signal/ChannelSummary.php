@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Signal;
 
 /** What one channel did over a whole capture, µs. */
-final readonly class ChannelSummary
+final readonly class ChannelSummary implements \JsonSerializable
 {
     /** A channel over which a stick was moved from end to end travels at least so far. */
     private const MOVING_US = 600.0;
@@ -30,9 +30,8 @@ final readonly class ChannelSummary
         return $this->travelUs() >= self::MOVING_US;
     }
 
-    /** @return array{channel: int, min_us: float, mean_us: float, max_us: float, last_us: float, noise_us: float|null} */
-    public function toArray(): array
+    public function jsonSerialize(): \stdClass
     {
-        return ['channel' => $this->channel, 'min_us' => $this->minUs, 'mean_us' => $this->meanUs, 'max_us' => $this->maxUs, 'last_us' => $this->lastUs, 'noise_us' => $this->noiseUs];
+        return (object) ['channel' => $this->channel, 'min_us' => $this->minUs, 'mean_us' => $this->meanUs, 'max_us' => $this->maxUs, 'last_us' => $this->lastUs, 'noise_us' => $this->noiseUs];
     }
 }

@@ -13,7 +13,7 @@ use Linguator\Core\Finding\Severity;
  *
  * Channels are matched by how their movements go together (correlation of their values on a common grid) at the delay at which most of them do.
  */
-final readonly class Comparison
+final readonly class Comparison implements \JsonSerializable
 {
     /** Grid for finding the delay, and how far it is looked for. */
     private const COARSE_MS = 40.0;
@@ -53,17 +53,16 @@ final readonly class Comparison
     {
     }
 
-    /** @return array{delay_ms: float|null, channels: list<array{a: int, b: int|null, scale: float|null, offset_us: float|null, reversed: bool, correlation: float|null}>, findings: list<array<string, string>>, a: list<array{t_ms: float, us: array<int, float>}>, b: list<array{t_ms: float, us: array<int, float>}>} */
-    public function toArray(): array
+    public function jsonSerialize(): \stdClass
     {
         $moved = [self::moved($this->a), self::moved($this->b)];
         $delay = $this->delay($moved[0], $moved[1]);
         $rows = $delay === null ? [] : $this->match($moved[0], $moved[1], $delay);
 
-        return [
+        return (object) [
             'delay_ms' => $delay,
             'channels' => $rows,
-            'findings' => Finding::listToArray($this->findings($rows, $delay)),
+            'findings' => $this->findings($rows, $delay),
             'a' => self::drawn($this->a),
             'b' => self::drawn($this->b),
         ];

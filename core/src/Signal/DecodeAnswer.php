@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Signal;
 
-use Linguator\Core\Finding\Finding;
 use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FrameLayout;
 use Linguator\Core\Line\LineFacts;
 use Linguator\Core\Quantity\Steps;
 
-/** A decoding as the document that the verb `decode` answers. */
-final readonly class DecodeAnswer
+/** A decoding as the document that the verb `decode` answers: it fits `verbs/decode.out.json`. */
+final readonly class DecodeAnswer implements \JsonSerializable
 {
     private const DIGITAL_US = [988.0, 2012.0];
 
@@ -19,80 +18,50 @@ final readonly class DecodeAnswer
 
     private Carrier $carrier;
 
+    /** Empty where nothing is recognised. */
+    private FrameTally $tally;
+
     public function __construct(private Decoding $decoding)
     {
         $this->begin = $decoding->begin;
         $this->carrier = $decoding->carrier();
+        $this->tally = $decoding instanceof Recognised || $decoding instanceof ValueLog ? $decoding->tally : new FrameTally(null, 0);
     }
 
-    /** @return array<string, mixed> Fits `verbs/decode.out.json`. */
-    public function toArray(): array
+    public function jsonSerialize(): \stdClass
     {
         $decoding = $this->decoding;
         $card = $this->carrier->card;
         $format = $this->carrier->format();
-        $counted = $decoding instanceof Recognised || $decoding instanceof ValueLog ? $this->counted($decoding->tally) : self::nothing();
+        $tally = $this->tally;
 
-        return array_filter([
+        return (object) array_filter([
             'kind' => $this->begin->kind->value,
             'format' => $format,
             'variant' => $card !== null && $card->id !== $format ? $card->id : false,
             'name' => $card->name ?? false,
             'confidence' => Steps::clean($decoding->confidence),
-            'runner_up' => $this->begin->choice?->runnerUp?->toArray(),
+            'runner_up' => $this->begin->choice?->runnerUp,
             'line' => $this->line(),
             'line_facts' => $this->facts(),
-            ...$counted['counted'],
+            'frames' => ['good' => $tally->good, 'bad' => $tally->bad, 'reasons' => (object) $tally->reasons],
+            'period_ms' => $tally->periods,
+            'channels' => $tally->channels->summaries(),
+            'digital' => $card === null ? [] : self::digital($card, $tally),
+            'flags' => ['frame_lost' => $tally->flags->count('frame_lost'), 'failsafe' => $tally->flags->count('failsafe')],
+            'flag_times' => $tally->flags->stretches(),
+            'others' => $card === null ? [] : self::others($card, $tally),
             'wires' => $this->begin->wires,
             'wire' => $this->begin->wire === null ? false : $this->begin->wires[$this->begin->wire] ?? '',
             'bytes' => $decoding->passage->bytes ?? false,
             'damage' => ['count' => $decoding->damage->count, 'places' => $decoding->damage->places],
-            'findings' => Finding::listToArray(SignalFindings::of($decoding)),
-            ...$counted['shown'],
+            'findings' => SignalFindings::of($decoding),
+            'first_frames' => array_map($this->frame(...), $tally->firstFrames),
+            'bad_frames' => $tally->badPlaces,
         ], static fn (mixed $value): bool => $value !== false);
     }
 
-    /** @return array{counted: array<string, mixed>, shown: array<string, mixed>} Before the wires, and behind the findings. */
-    private function counted(FrameTally $tally): array
-    {
-        $card = $this->carrier->card;
-
-        return [
-            'counted' => [
-                'frames' => ['good' => $tally->good, 'bad' => $tally->bad, 'reasons' => (object) $tally->reasons],
-                'period_ms' => $tally->periods->toArray(),
-                'channels' => array_map(static fn (ChannelSummary $channel): array => $channel->toArray(), $tally->channels->summaries()),
-                'digital' => $card === null ? [] : self::digital($card, $tally),
-                'flags' => ['frame_lost' => $tally->flags->count('frame_lost'), 'failsafe' => $tally->flags->count('failsafe')],
-                'flag_times' => array_map(static fn (FlagStretch $stretch): array => $stretch->toArray(), $tally->flags->stretches()),
-                'others' => $card === null ? [] : self::others($card, $tally),
-            ],
-            'shown' => [
-                'first_frames' => array_map(fn (PickedFrame $frame): array => $this->frame($tally, $frame), $tally->firstFrames),
-                'bad_frames' => array_map(static fn (BadPlace $place): array => $place->toArray(), $tally->badPlaces),
-            ],
-        ];
-    }
-
-    /** @return array{counted: array<string, mixed>, shown: array<string, mixed>} */
-    private static function nothing(): array
-    {
-        return [
-            'counted' => [
-                'frames' => ['good' => 0, 'bad' => 0, 'reasons' => new \stdClass],
-                'period_ms' => null,
-                'channels' => [],
-                'digital' => [],
-                'flags' => ['frame_lost' => 0, 'failsafe' => 0],
-                'flag_times' => [],
-                'others' => [],
-            ],
-            'shown' => ['first_frames' => [], 'bad_frames' => []],
-        ];
-    }
-
-    /** @return array{baud: int|float, inverted: bool, parity: string, stop_bits: int}|null */
-    private function line(): ?array
+    private function line(): ?\stdClass
     {
         $line = $this->carrier->line;
         $card = $this->carrier->card;
@@ -101,23 +70,22 @@ final readonly class DecodeAnswer
         }
         $isWrong = $this->decoding instanceof Recognised && $this->decoding->isWrongBaud();
 
-        return ['baud' => $isWrong ? $this->begin->facts?->baud() ?? (int) round(1e6 / $line->bitUs) : $card->baud, 'inverted' => $line->isInverted, 'parity' => $line->parity, 'stop_bits' => $line->stopBits];
+        return (object) ['baud' => $isWrong ? $this->begin->facts?->baud() ?? (int) round(1e6 / $line->bitUs) : $card->baud, 'inverted' => $line->isInverted, 'parity' => $line->parity, 'stop_bits' => $line->stopBits];
     }
 
-    /** @return array<string, mixed>|null */
-    private function facts(): ?array
+    private function facts(): ?\stdClass
     {
         $facts = $this->begin->facts;
         if ($facts === null) {
-            return $this->decoding->passage->bytes === null ? null : ByteFacts::toArray($this->decoding);
+            return $this->decoding->passage->bytes === null ? null : ByteFacts::of($this->decoding);
         }
         $uart = $this->decoding->passage->uart;
 
-        return [
+        return (object) [
             ...$this->stays($facts),
             ...($uart === null ? [] : ['parity_errors' => $uart->parityErrors, 'stop_errors' => $uart->stopErrors]),
             ...($this->begin->unknownLine === null ? [] : ['parity' => $this->begin->unknownLine->parity]),
-            ...($this->carrier->shape === null && $this->begin->bytes !== '' ? ByteFacts::toArray($this->decoding) : []),
+            ...($this->carrier->shape === null && $this->begin->bytes !== '' ? get_object_vars(ByteFacts::of($this->decoding)) : []),
         ];
     }
 
@@ -167,16 +135,15 @@ final readonly class DecodeAnswer
         return $all;
     }
 
-    /** @return array<string, mixed> */
-    private function frame(FrameTally $tally, PickedFrame $frame): array
+    private function frame(PickedFrame $frame): \stdClass
     {
         $card = $this->carrier->card;
         $counts = $card === null ? $frame->widths : (new FrameLayout($card))->counts((string) $frame->bytes);
         ksort($counts);
 
-        return array_filter([
+        return (object) array_filter([
             't_ms' => Steps::msOf($frame->us),
-            'us' => array_map($tally->channels->us(...), array_values($counts)),
+            'us' => array_map($this->tally->channels->us(...), array_values($counts)),
             'raw' => $card === null ? false : array_values($counts),
             'first_channel' => array_key_first($counts) ?? 1,
             'offset' => $frame->offset ?? false,

@@ -7,7 +7,7 @@ namespace Linguator\Core\Signal;
 use Linguator\Core\Quantity\Steps;
 
 /** What the signal desk draws beside the verb's answer. */
-final readonly class DeskView
+final readonly class DeskView implements \JsonSerializable
 {
     private Carrier $carrier;
 
@@ -20,14 +20,13 @@ final readonly class DeskView
         $this->tally = $decoding instanceof Recognised || $decoding instanceof ValueLog ? $decoding->tally : null;
     }
 
-    /** @return array{sentence: string, spans: list<array<string, mixed>>, shown_channel: int|null, still: list<int>, has_times: bool, ends_us: float|null, frame_us: float|null, median_ms: float|null, late_above_ms: float|null, byte_us: float|null, bit_us: float|null, card_draft: string|null} */
-    public function toArray(): array
+    public function jsonSerialize(): \stdClass
     {
         $line = $this->carrier->lineOrUsual();
         $channels = $this->tally?->channels->summaries() ?? [];
         $spans = $this->tally?->channels->spans() ?? [];
 
-        return [
+        return (object) [
             'sentence' => self::sentence($this->decoding),
             'spans' => $this->tally === null ? [] : self::spans($this->tally->channels),
             'shown_channel' => self::furthest($channels)?->channel,

@@ -7,7 +7,7 @@ namespace Linguator\Core\Signal;
 use Linguator\Core\Quantity\Steps;
 
 /** Frames in a row that carry a flag. */
-final readonly class FlagStretch
+final readonly class FlagStretch implements \JsonSerializable
 {
     /**
      * @param  int  $fromFrame  From 0.
@@ -27,10 +27,9 @@ final readonly class FlagStretch
         return new self($this->flag, $this->fromFrame, $this->fromUs, $us, $this->frames + 1);
     }
 
-    /** @return array{flag: string, from_frame: int, frames: int, from_ms: float|null, to_ms: float|null} */
-    public function toArray(): array
+    public function jsonSerialize(): \stdClass
     {
-        return [
+        return (object) [
             'flag' => $this->flag,
             'from_frame' => $this->fromFrame,
             'frames' => $this->frames,

@@ -8,7 +8,7 @@ use Linguator\Core\Format\FrameAnatomy;
 use Linguator\Core\Quantity\Steps;
 
 /** One frame of a capture, taken apart into its fields and channels. */
-final readonly class FrameView
+final readonly class FrameView implements \JsonSerializable
 {
     /** Shown behind the last channel of a pulse train. */
     private const PULSE_END_US = 1000.0;
@@ -17,14 +17,13 @@ final readonly class FrameView
     {
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    public function jsonSerialize(): \stdClass
     {
         $card = $this->carrier->card;
         $bytes = $this->frame->bytes;
         $anatomy = $card === null || $bytes === null ? null : new FrameAnatomy($card);
 
-        return [
+        return (object) [
             'index' => $this->frame->index,
             't_ms' => Steps::msOf($this->frame->us),
             'begins_us' => $card === null ? $this->frame->us : (new FrameClock($card))->at($this->frame->index, $this->frame->us),

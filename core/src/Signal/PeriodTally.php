@@ -7,7 +7,7 @@ namespace Linguator\Core\Signal;
 use Linguator\Core\Quantity\Steps;
 
 /** Times from frame to frame, in memory that does not grow with the capture. */
-final class PeriodTally
+final class PeriodTally implements \JsonSerializable
 {
     /** A frame is late when it comes after more than this many medians. */
     private const LATE = 1.5;
@@ -80,15 +80,15 @@ final class PeriodTally
         return null;
     }
 
-    /** @return array{mean: float, min: float, max: float, sd: float, late_share: float}|null Milliseconds; null: no two frames with times. */
-    public function toArray(): ?array
+    /** @return \stdClass|null Milliseconds; null: no two frames with times. */
+    public function jsonSerialize(): ?\stdClass
     {
         if ($this->count === 0) {
             return null;
         }
         $mean = $this->sum / $this->count;
 
-        return [
+        return (object) [
             'mean' => self::ms($mean),
             'min' => self::ms($this->least),
             'max' => self::ms($this->most),

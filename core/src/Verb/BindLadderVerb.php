@@ -25,7 +25,7 @@ final class BindLadderVerb implements Verb
         return 'Which combination to try next, with chances that learn from every attempt.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $node = new Node($input);
         $candidates = self::candidates($node);
@@ -43,7 +43,7 @@ final class BindLadderVerb implements Verb
             'exhausted' => $next === null,
         ];
 
-        return $ladder->isRepeat() ? $answer + ['repeat_because' => 'too close'] : $answer;
+        return (object) ($ladder->isRepeat() ? $answer + ['repeat_because' => 'too close'] : $answer);
     }
 
     private static function candidates(Node $node): Candidates

@@ -28,10 +28,10 @@ final readonly class DecodeVerb implements Verb
         return 'The format, values, timing and faults of a capture: bytes, changes of a wire, a recording or a log of values.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $capture = $this->capture ?? throw new DocumentError('no_capture', 'No capture was given; expected a file.', 'capture');
 
-        return (new DecodeAnswer((new CaptureDesk($this->formats, $this->schemas))->decode($capture, $input)))->toArray();
+        return new DecodeAnswer((new CaptureDesk($this->formats, $this->schemas))->decode($capture, $input));
     }
 }

@@ -34,7 +34,7 @@ final readonly class EncodeVerb implements Verb
         return 'The bytes of frames that carry these channel values, in a shipped format or one given as a card.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $node = new Node($input);
         $card = $this->card($node);
@@ -48,7 +48,7 @@ final readonly class EncodeVerb implements Verb
             }
         }
 
-        return ['format' => $node->textOrNull('format') ?? $card->id, 'hex' => $hex, 'duration_ms' => Steps::clean($card->durationMs($longest))];
+        return (object) ['format' => $node->textOrNull('format') ?? $card->id, 'hex' => $hex, 'duration_ms' => Steps::clean($card->durationMs($longest))];
     }
 
     private function card(Node $node): FormatCard

@@ -21,7 +21,7 @@ final class FailsafeVerb implements Verb
         return 'For each hop of a rig what happens when its link is lost, what must be mended, and what is recommended.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $rig = RigReader::whole($input->rig, 'rig');
         if ($rig->boxes->hops() === []) {

@@ -21,7 +21,7 @@ final class LatencyVerb implements Verb
         return 'Best, mean, 95th percentile and worst delay through stages, with the share of each.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $budget = new LatencyBudget(array_map(static fn (Node $stage): LatencyStage => new LatencyStage(
             $stage->text('name'),
@@ -32,6 +32,6 @@ final class LatencyVerb implements Verb
         ), (new Node($input))->nodes('stages')));
         $delay = $budget->delay();
 
-        return ['best_ms' => $delay->best, 'mean_ms' => $delay->mean, 'p95_ms' => $delay->p95, 'worst_ms' => $delay->worst, 'stages' => $budget->shares()];
+        return (object) ['best_ms' => $delay->best, 'mean_ms' => $delay->mean, 'p95_ms' => $delay->p95, 'worst_ms' => $delay->worst, 'stages' => $budget->shares()];
     }
 }

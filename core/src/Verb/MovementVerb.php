@@ -9,7 +9,6 @@ use Linguator\Core\Channel\ChannelOrder;
 use Linguator\Core\Channel\Letter;
 use Linguator\Core\Channel\MovementAnalysis;
 use Linguator\Core\Document\Node;
-use Linguator\Core\Document\Plain;
 
 /** Which channel moved when a stick was moved? */
 final class MovementVerb implements Verb
@@ -24,7 +23,7 @@ final class MovementVerb implements Verb
         return 'Deduces order, reversals, rest and ends from a log of channel values while sticks were moved one by one.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $node = new Node($input);
         $analysis = new MovementAnalysis(
@@ -33,6 +32,6 @@ final class MovementVerb implements Verb
             $node->has('expect') ? ChannelOrder::of($node->text('expect')) : null,
         );
 
-        return Plain::object($analysis->answer());
+        return $analysis->answer();
     }
 }

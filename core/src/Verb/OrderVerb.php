@@ -24,7 +24,7 @@ final class OrderVerb implements Verb
         return 'Traces the four sticks from handset to reader and lists every fix for a wrong order.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $node = new Node($input);
         $handset = ChannelOrder::of($node->text('handset'));
@@ -35,7 +35,7 @@ final class OrderVerb implements Verb
         $remaps = $module === null ? [] : [new Remap(ChannelOrder::of($module->text('expects')), ChannelOrder::of($module->text('sends')))];
         $trace = new OrderTrace($handset, $reader, $remaps);
 
-        return [
+        return (object) [
             'correct' => $trace->isCorrect(),
             'trace' => $trace->sticks(),
             'fixes' => OrderFixes::for(

@@ -22,14 +22,14 @@ final class PercentVerb implements Verb
         return "Translates a percentage from one handset's scale to another's, without measuring.";
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $node = new Node($input);
         $centre = $node->number('centre', Pulse::CENTRE_US);
         $from = new Scale($centre, $node->number('from_us_per_100'));
         $percent = $node->number('percent');
 
-        return [
+        return (object) [
             'percent' => Steps::clean($from->translated($percent, new Scale($centre, $node->number('to_us_per_100')))),
             'us' => Steps::clean($from->us($percent)),
         ];

@@ -21,7 +21,7 @@ final class PlanVerb implements Verb
         return 'Finds the best three chains from a handset to a craft over a whole shelf, or the nearest miss.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $request = PlanRequest::fromDocument($input);
         $paths = PathSearch::best($request);
@@ -30,6 +30,6 @@ final class PlanVerb implements Verb
             $plan['nearest_miss'] = NearestMiss::of($request);
         }
 
-        return $plan;
+        return (object) $plan;
     }
 }

@@ -23,7 +23,7 @@ final class PowerVerb implements Verb
         return 'Holds a pack, full and flat, against what devices take, and their current against the supply.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $node = new Node($input);
         $packNode = $node->node('pack');
@@ -31,7 +31,7 @@ final class PowerVerb implements Verb
         $pack = Pack::fromNode($packNode);
         $check = new PowerCheck($pack->supply(), self::devices($node), $node->numberOrNull('supply_ma'));
 
-        return [
+        return (object) [
             'full_v' => $pack->full(),
             'nominal_v' => $pack->nominal(),
             'low_v' => $pack->low(),

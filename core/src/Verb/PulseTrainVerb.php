@@ -6,7 +6,6 @@ namespace Linguator\Core\Verb;
 
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
-use Linguator\Core\Document\Plain;
 use Linguator\Core\Timing\PulseTrain;
 
 /** Does a pulse train leave room for its gap, and what would mend it? */
@@ -22,7 +21,7 @@ final class PulseTrainVerb implements Verb
         return 'Judges the gap of a pulse train and gives every remedy with its numbers.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $node = new Node($input);
         $channels = max(1, $node->int('channels'));
@@ -35,10 +34,10 @@ final class PulseTrainVerb implements Verb
             throw DocumentError::at('max_us', "Found a longest channel of $max µs and a shortest of $min µs; expected the longest above the shortest.", 'upside_down');
         }
 
-        return Plain::object((new PulseTrain(
+        return (new PulseTrain(
             $node->number('frame_us'), $channels, $min, $max, $used,
             $used < $channels ? $node->numberOrNull('hold_unused_at') : null,
             $node->number('sync_detect_us', PulseTrain::USUAL_DETECT_US),
-        ))->budget());
+        ))->budget();
     }
 }

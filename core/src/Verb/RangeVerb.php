@@ -21,7 +21,7 @@ final class RangeVerb implements Verb
         return 'Path loss, margin and reach of a link in free space, and the meaning of a range check.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $node = new Node($input);
         $margin = $node->number('margin_db', LinkBudget::USUAL_MARGIN_DB);
@@ -31,7 +31,7 @@ final class RangeVerb implements Verb
         $distance = $node->numberOrNull('distance_m');
         $check = $node->node('check');
 
-        return [
+        return (object) [
             'path_loss_db' => $distance === null ? null : $link->pathLossDb($distance),
             'margin_db' => $distance === null ? null : $link->marginAt($distance),
             'reach_m' => $link->reachM(),

@@ -22,13 +22,13 @@ final class RatesVerb implements Verb
         return 'The curve, the throw at full stick and the gain at the centre for a rate and an expo.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $node = new Node($input);
         $scale = new Scale($node->number('centre', Pulse::CENTRE_US), $node->number('us_per_100'));
         $curve = new StickCurve($node->number('rate_pct') / 100, $node->number('expo_pct') / 100);
 
-        return [
+        return (object) [
             'throw_us' => $curve->throwUs($scale),
             'full_us' => $scale->centre + $curve->throwUs($scale),
             'centre_gain' => $curve->centreGain(),

@@ -23,11 +23,11 @@ final class ReadinessVerb implements Verb
         return 'Which checks of a rig hold, which went stale and why, and what to redo in which order.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $reviews = new Reviews(RigReader::whole($input->rig, 'rig'));
         $readiness = new ReadinessReview($reviews);
 
-        return ['verdict' => (new Verdict($reviews, $readiness))->next] + Plain::object($readiness->shown());
+        return (object) (['verdict' => (new Verdict($reviews, $readiness))->next] + Plain::object($readiness->shown()));
     }
 }

@@ -24,7 +24,7 @@ final class SwitchVerb implements Verb
         return 'Computes what each switch position sends and holds it against the windows of a controller.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $node = new Node($input);
         [$scale, $switch] = [$node->node('scale'), $node->node('switch')];
@@ -38,7 +38,7 @@ final class SwitchVerb implements Verb
             $windows[] = $check->verdict();
         }
 
-        return ['levels' => $levels->levels, 'windows' => $windows];
+        return (object) ['levels' => $levels->levels, 'windows' => $windows];
     }
 
     private static function levels(Node $scale, Node $switch): SwitchLevels

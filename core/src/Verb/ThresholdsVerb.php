@@ -21,7 +21,7 @@ final class ThresholdsVerb implements Verb
         return 'Suggests low and high threshold and dead band from what a channel really sends, and judges those set.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $node = new Node($input);
         $thresholds = new Thresholds(
@@ -32,7 +32,7 @@ final class ThresholdsVerb implements Verb
             $node->numberOrNull('deadband'),
         );
 
-        return [
+        return (object) [
             'low_threshold' => $thresholds->suggestedLow(),
             'high_threshold' => $thresholds->suggestedHigh(),
             'deadband' => $thresholds->suggestedDeadband(),

@@ -25,7 +25,7 @@ final class TuneVerb implements Verb
         return 'From three readings per channel to the end points and sub-trim that meet the target, in one pass.';
     }
 
-    public function __invoke(\stdClass $input): array
+    public function __invoke(\stdClass $input): object
     {
         $node = new Node($input);
         [$handsetNode, $targetNode] = [$node->node('handset'), $node->node('target')];
@@ -43,6 +43,6 @@ final class TuneVerb implements Verb
                 + Plain::object($solver->solve($gimbal, $target, $settings, $channel->flag('centre', true), $channel->flag('reverse')));
         }
 
-        return ['channels' => $channels];
+        return (object) ['channels' => $channels];
     }
 }

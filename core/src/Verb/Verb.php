@@ -17,9 +17,9 @@ interface Verb
 
     /**
      * @param  \stdClass  $input  A document that has passed `schema/verbs/<name>.in.json`.
-     * @return array<string, mixed> What becomes a document that fits `schema/verbs/<name>.out.json`: objects in it are made plain by the registry.
+     * @return object What becomes a document that fits `schema/verbs/<name>.out.json`: the registry makes it plain, and the objects in it.
      *
      * @throws DocumentError if the input says something the schema cannot rule out.
      */
-    public function __invoke(\stdClass $input): array;
+    public function __invoke(\stdClass $input): object;
 }

@@ -53,7 +53,7 @@ final readonly class Verbs
     {
         $class = self::all()[$name] ?? throw new DocumentError('no_such_verb', "There is no verb \"$name\"; expected one of ".implode(', ', array_keys(self::all())).'.');
 
-        return array_map(Plain::of(...), $this->make($class)($this->schemas->check($input, "verbs/$name.in.json")));
+        return Plain::object($this->make($class)($this->schemas->check($input, "verbs/$name.in.json")));
     }
 
     /** @param  class-string<Verb>  $class */

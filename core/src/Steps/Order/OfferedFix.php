@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Steps\Order;
 
 use Linguator\Core\Channel\OrderFix;
+use Linguator\Core\Document\Plain;
 
 /** A fix that this gear allows, as a button says it. */
 final readonly class OfferedFix implements \JsonSerializable
@@ -14,9 +15,8 @@ final readonly class OfferedFix implements \JsonSerializable
     {
     }
 
-    /** @return array<string, mixed> */
-    public function jsonSerialize(): array
+    public function jsonSerialize(): \stdClass
     {
-        return $this->fix->jsonSerialize() + ['title' => $this->title] + ($this->module === null ? [] : ['module' => $this->module]);
+        return (object) (Plain::object($this->fix) + ['title' => $this->title] + ($this->module === null ? [] : ['module' => $this->module]));
     }
 }

@@ -19,9 +19,8 @@ final readonly class WindowRow implements \JsonSerializable
     {
     }
 
-    /** @return array<string, mixed> */
-    public function jsonSerialize(): array
+    public function jsonSerialize(): \stdClass
     {
-        return ['position' => $this->position, 'channel' => $this->channel, 'lo' => $this->lo, 'hi' => $this->hi, 'wanted' => $this->wanted] + Plain::object($this->verdict);
+        return (object) (['position' => $this->position, 'channel' => $this->channel, 'lo' => $this->lo, 'hi' => $this->hi, 'wanted' => $this->wanted] + Plain::object($this->verdict));
     }
 }
