@@ -24,6 +24,7 @@ use Linguator\Core\Signal\Enough;
 use Linguator\Core\Signal\Recognised;
 use Linguator\Core\Signal\Series;
 use Linguator\Core\Signal\ValueLog;
+use Linguator\Core\Signal\ValueRows;
 use Linguator\Core\Signal\Walk;
 
 /** Reads a capture of the desk, by the verb `decode` and by its parts. */
@@ -76,8 +77,8 @@ final readonly class ReadCapture
         }
     }
 
-    /** @return list<array{float, array<int, float>}> ms and µs by channel, at most so many rows. */
-    public function series(Capture $capture, Recognised|ValueLog $decoding, int $most): array
+    /** At most so many rows. */
+    public function series(Capture $capture, Recognised|ValueLog $decoding, int $most): ValueRows
     {
         $series = Series::of($decoding->carrier(), $most);
         $this->walk($capture, $decoding->begin->kind, $decoding->carrier(), $series);

@@ -16,6 +16,7 @@ use Linguator\Core\Signal\DeskView;
 use Linguator\Core\Signal\FlagEvidence;
 use Linguator\Core\Signal\Readings;
 use Linguator\Core\Signal\Recognised;
+use Linguator\Core\Signal\StickReading;
 use Linguator\Core\Signal\ValueLog;
 use Linguator\Core\Steps\Failsafe\TestFailsafe;
 use Linguator\Core\Steps\Travel\KeepReading;
@@ -31,7 +32,7 @@ final readonly class UseCapture
     {
     }
 
-    /** @return array<int, array{lo: float, mid: float, hi: float, moved: bool, rested: bool}> By channel, µs. */
+    /** @return array<int, StickReading> By channel. */
     public function readings(Capture $capture, Recognised|ValueLog $decoding): array
     {
         return Readings::of($this->read->series($capture, $decoding, self::ROWS));
@@ -68,7 +69,7 @@ final readonly class UseCapture
 
         return $this->written($capture, $decoding, function () use ($rig, $revision, $channels, $capture, $readings, $noise): Rig {
             foreach ($channels as $k => $channel) {
-                $reading = Reading::of($readings[$channel]['lo'], $readings[$channel]['mid'], $readings[$channel]['hi']);
+                $reading = Reading::of($readings[$channel]->lo, $readings[$channel]->mid, $readings[$channel]->hi);
                 $rig = ($this->do)($rig, $revision + $k, new KeepReading($channel, $reading, $noise[$channel] ?? null, 'capture', $capture->name));
             }
 

@@ -16,6 +16,7 @@ use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FormatCards;
 use Linguator\Core\Format\Frame;
 use Linguator\Core\Format\Framers;
+use Linguator\Core\Format\TimedBytes;
 use Linguator\Core\Line\Edges;
 use Linguator\Core\Line\LineSetting;
 use Linguator\Core\Line\UartReader;
@@ -86,7 +87,7 @@ it('finds every frame where two share one mark, and says nothing against it', fu
             $keeper = new Keeper;
             $framer = Framers::for(shipped('s115f'));
             foreach (str_split((string) $bytes, $size) as $chunk) {
-                $framer->push($chunk, [], $keeper);
+                $framer->push(new TimedBytes($chunk), $keeper);
             }
             $framer->finish($keeper);
             expect(count($keeper->frames))->toBe($how === 'both' ? 60 : 30, "$how in chunks of $size")->and($keeper->bad)->toBe(0);
@@ -138,7 +139,8 @@ it('does not stumble over a wire whose time runs backwards', function () {
         $reader = new UartReader(new LineSetting(10, ['none', 'even', 'odd'][$run % 3], 1 + $run % 2, $run % 2 === 0));
         for ($k = 0; $k < 6; $k++) {
             $times = array_map(static fn (): float => mt_rand(-50_000, 50_000) / 10, range(1, mt_rand(1, 30)));
-            [$bytes, $when] = $reader->push(new Edges(mt_rand(0, 1), $times));
+            $read = $reader->push(new Edges(mt_rand(0, 1), $times));
+            [$bytes, $when] = [$read->bytes, $read->times];
             expect(strlen($bytes))->toBe(count($when));
         }
         $reader->finish();
@@ -147,8 +149,8 @@ it('does not stumble over a wire whose time runs backwards', function () {
     $line = new LineSetting(10, 'even', 2, true);
     $writer = new UartWriter($line);
     $reader = new UartReader($line);
-    [$bytes] = $reader->push($writer->write('Wren', 1000));
-    expect($bytes.$reader->finish()[0])->toBe('Wren');
+    $bytes = $reader->push($writer->write('Wren', 1000))->bytes;
+    expect($bytes.$reader->finish()->bytes)->toBe('Wren');
 });
 
 it('keeps a recording within ten minutes', fn () => expect(WavWriter::LONGEST_US / 1e6 * WavWriter::RATE * 2)->toBeLessThan(60e6));

@@ -148,9 +148,9 @@ it('tells the kind of a capture by its begin', function (string $begin, CaptureK
 it('takes times of hex lines in any unit, and leaves bytes without a time alone', function (string $text, string $bytes, array $us, int $damaged) {
     $damage = new Damage;
     [$read, $times] = ['', []];
-    foreach ((new HexReader(Source::ofText($text), $damage))->bytes() as [$some, $when]) {
-        $read .= $some;
-        array_push($times, ...$when);
+    foreach ((new HexReader(Source::ofText($text), $damage))->bytes() as $some) {
+        $read .= $some->bytes;
+        array_push($times, ...$some->times);
     }
     expect([bin2hex($read), $times, $damage->count])->toBe([$bytes, $us, $damaged]);
 })->with([

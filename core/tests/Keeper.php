@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Tests;
 
+use Linguator\Core\Format\FrameRun;
 use Linguator\Core\Format\FrameSink;
 use Linguator\Core\Line\PulseSink;
 
@@ -18,9 +19,9 @@ final class Keeper implements FrameSink, PulseSink
     /** @var list<array<int, int>> */
     public array $widths = [];
 
-    public function frames(string $frames, int $size, int $offset, array $times): void
+    public function frames(FrameRun $run): void
     {
-        array_push($this->frames, ...str_split($frames, $size));
+        array_push($this->frames, ...$run->frames());
     }
 
     public function bad(string $reason, int $offset, int $bytes, int $frames, ?float $us): void

@@ -11,6 +11,7 @@ use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\Formats;
 use Linguator\Core\Format\FrameLayout;
 use Linguator\Core\Format\Framers;
+use Linguator\Core\Format\TimedBytes;
 use Linguator\Core\Line\Edges;
 use Linguator\Core\Line\LineSetting;
 use Linguator\Core\Line\PulseWriter;
@@ -32,7 +33,7 @@ function framed(FormatCard $card, string $bytes, Closure $size): Keeper
     $framer = Framers::for($card);
     for ($at = 0; $at < strlen($bytes); $at += $length) {
         $length = max(1, $size());
-        $framer->push(substr($bytes, $at, $length), [], $keeper);
+        $framer->push(new TimedBytes(substr($bytes, $at, $length)), $keeper);
     }
     $framer->finish($keeper);
 
@@ -48,7 +49,7 @@ function timed(FormatCard $card, array $frames): array
     $keeper = new Keeper;
     $framer = Framers::for($card);
     foreach ($frames as $k => $frame) {
-        $framer->push($frame, array_map(fn (int $byte): float => 10_000.0 * $k + $byte * $card->durationMs(1) * 1000, range(0, strlen($frame) - 1)), $keeper);
+        $framer->push(new TimedBytes($frame, array_map(fn (int $byte): float => 10_000.0 * $k + $byte * $card->durationMs(1) * 1000, range(0, strlen($frame) - 1))), $keeper);
     }
     $framer->finish($keeper);
 
@@ -111,10 +112,10 @@ it('turns bytes into changes and back on any line, its clock two in a hundred of
             $us = $edges->times[count($edges->times) - 1] + mt_rand(15, 3000) * $bit;
             $sent .= $bytes;
             $cut = mt_rand(0, count($edges->times));
-            $read .= $reader->push(new Edges($edges->level, array_slice($edges->times, 0, $cut)))[0];
-            $read .= $reader->push(new Edges($edges->level ^ $cut & 1, array_slice($edges->times, $cut)))[0];
+            $read .= $reader->push(new Edges($edges->level, array_slice($edges->times, 0, $cut)))->bytes;
+            $read .= $reader->push(new Edges($edges->level ^ $cut & 1, array_slice($edges->times, $cut)))->bytes;
         }
-        expect(bin2hex($read.$reader->finish()[0]))->toBe(bin2hex($sent))->and($reader->parityErrors + $reader->stopErrors)->toBe(0);
+        expect(bin2hex($read.$reader->finish()->bytes))->toBe(bin2hex($sent))->and($reader->parityErrors + $reader->stopErrors)->toBe(0);
     }
 })->with(['none', 'even', 'odd'])->with([1, 2])->with([false, true]);
 

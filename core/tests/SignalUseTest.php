@@ -22,6 +22,8 @@ use Linguator\Core\Signal\Readings;
 use Linguator\Core\Signal\Reencoder;
 use Linguator\Core\Signal\Series;
 use Linguator\Core\Signal\ValueLog;
+use Linguator\Core\Signal\ValueRow;
+use Linguator\Core\Signal\ValueRows;
 use Linguator\Core\Signal\Walk;
 use Linguator\Core\Signal\Window;
 use Linguator\Core\StandIn\Recording;
@@ -36,8 +38,7 @@ function standIn(string $kind, array $options): array
     return [$source, (new Decoder(FormatCards::all()))->decode($source, new DecodeOptions)];
 }
 
-/** @return list<array{float, array<int, float>}> */
-function rowsOf(Source $source, Decoding $decoding, int $most = 4000): array
+function rowsOf(Source $source, Decoding $decoding, int $most = 4000): ValueRows
 {
     $series = Series::of($decoding->carrier(), $most);
     Walk::through(Walk::reader($source, $decoding->begin->kind, new Damage), $decoding->carrier(), $series);
@@ -61,16 +62,16 @@ it('finds order, scale, direction, centre and delay between two captures again',
         $shift = array_map(fn (): float => (float) mt_rand(-40, 40), range(0, 3));
         [$a, $b] = [[], []];
         for ($ms = 0.0; $ms < 6000; $ms += 10) {
-            $a[] = [$ms, array_combine([1, 2, 3, 4], array_map(fn (int $channel): float => 1500 + wander($channel, $ms), [1, 2, 3, 4]))];
+            $a[] = new ValueRow($ms, array_combine([1, 2, 3, 4], array_map(fn (int $channel): float => 1500 + wander($channel, $ms), [1, 2, 3, 4])));
             $values = [];
             foreach ($order as $k => $to) {
                 $values[$to] = 1500 + $shift[$k] + $scale[$k] * wander($k + 1, $ms - $delay);
             }
             ksort($values);
-            $b[] = [$ms, $values];
+            $b[] = new ValueRow($ms, $values);
         }
         $decoding = new ValueLog(new Begin(CaptureKind::Csv, new DecodeOptions, null, true), new Damage, new FrameTally(null, 0));
-        $answer = Plain::object(new Comparison($a, $b, $decoding, $decoding));
+        $answer = Plain::object(new Comparison(new ValueRows($a), new ValueRows($b), $decoding, $decoding));
         expect($answer['delay_ms'])->toEqualWithDelta($delay, 10.0)
             ->and(array_column($answer['channels'], 'b'))->toBe($order)
             ->and(array_column($answer['channels'], 'reversed'))->toBe(array_map(fn (float $one): bool => $one < 0, $scale));
@@ -142,20 +143,20 @@ it('thins a long capture out evenly, halves in turn together', function () {
     [$source, $decoding] = standIn('bin', ['format' => 's115t', 'seconds' => 30]);
     $rows = rowsOf($source, $decoding, 500);
     expect(count($rows))->toBeLessThanOrEqual(501)->toBeGreaterThan(200);
-    foreach (array_slice($rows, 2) as $row) {
-        expect(array_keys($row[1]))->toBe(range(1, 14));
+    foreach (array_slice(iterator_to_array($rows), 2) as $row) {
+        expect(array_keys($row->us))->toBe(range(1, 14));
     }
-    expect(end($rows)[0])->toBeGreaterThan(28_000.0);
+    expect($rows->lastMs())->toBeGreaterThan(28_000.0);
 });
 
 it('takes ends and rest of a stick, and says where a stick does not rest in its middle', function () {
-    $row = fn (float $ms, float $one, float $two, float $three): array => [$ms, [1 => $one, 2 => $two, 3 => $three]];
+    $row = fn (float $ms, float $one, float $two, float $three): ValueRow => new ValueRow($ms, [1 => $one, 2 => $two, 3 => $three]);
     $rows = [$row(0, 1500, 1085, 1490), $row(20, 1012, 2012, 1490), $row(40, 1990, 1085, 1490), $row(60, 1500, 1085, 1491), $row(80, 1501, 1085, 1490)];
-    expect(Readings::of($rows))->toEqual([
+    expect(Plain::of(Readings::of(new ValueRows($rows))))->toEqual([
         1 => ['lo' => 1012.0, 'mid' => 1500.0, 'hi' => 1990.0, 'moved' => true, 'rested' => true],
         2 => ['lo' => 1085.0, 'mid' => 1548.5, 'hi' => 2012.0, 'moved' => true, 'rested' => false],
         3 => ['lo' => 1490.0, 'mid' => 1490.5, 'hi' => 1491.0, 'moved' => false, 'rested' => false],
-    ])->and(Readings::of([]))->toBe([]);
+    ])->and(Readings::of(new ValueRows([])))->toBe([]);
 });
 
 it('puts a cut link in one sentence', function () {

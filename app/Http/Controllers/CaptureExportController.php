@@ -18,6 +18,8 @@ use Linguator\Core\Signal\DecodeAnswer;
 use Linguator\Core\Signal\Recognised;
 use Linguator\Core\Signal\Reencoder;
 use Linguator\Core\Signal\ValueLog;
+use Linguator\Core\Signal\ValueRow;
+use Linguator\Core\Signal\ValueRows;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** A capture's values as a table or a document, or as a signal again, in its own format or another one. */
@@ -75,33 +77,30 @@ final readonly class CaptureExportController
     }
 
     /**
-     * @param  list<array{float, array<int, float>}>  $rows
      * @return \Generator<int, string>
      */
-    private static function table(array $rows): \Generator
+    private static function table(ValueRows $rows): \Generator
     {
-        $channels = array_keys($rows[count($rows) - 1][1] ?? []);
+        $channels = $rows->channels();
         yield Csv::line(['t_ms', ...array_map(static fn (int $channel): string => "ch$channel", $channels)]);
-        foreach ($rows as [$ms, $us]) {
-            yield Csv::line([round($ms, 4), ...array_map(static fn (int $channel): string|float => $us[$channel] ?? '', $channels)]);
+        foreach ($rows as $row) {
+            yield Csv::line([round($row->ms, 4), ...array_map(static fn (int $channel): string|float => $row->us[$channel] ?? '', $channels)]);
         }
     }
 
     /**
-     * @param  list<array{float, array<int, float>}>  $rows
      * @return \Generator<int, string>
      */
-    private static function document(Recognised|ValueLog $decoding, array $rows): \Generator
+    private static function document(Recognised|ValueLog $decoding, ValueRows $rows): \Generator
     {
-        $log = array_map(static fn (array $row): array => ['t_ms' => round($row[0], 4), 'us' => array_values($row[1])], $rows);
+        $log = array_map(static fn (ValueRow $row): array => ['t_ms' => round($row->ms, 4), 'us' => array_values($row->us)], iterator_to_array($rows, false));
         yield Json::pretty(Plain::object(new DecodeAnswer($decoding)) + ['log' => $log]);
     }
 
     /**
-     * @param  list<array{float, array<int, float>}>  $rows
      * @return iterable<string>
      */
-    private function signal(string $as, string $format, Recognised|ValueLog $decoding, array $rows): iterable
+    private function signal(string $as, string $format, Recognised|ValueLog $decoding, ValueRows $rows): iterable
     {
         $card = match (true) {
             $format === 'ppm' || $as === 'wav' || ($format === '' && $decoding->carrier()->card === null) => null,

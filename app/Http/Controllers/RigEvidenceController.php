@@ -15,6 +15,7 @@ use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Plain;
 use Linguator\Core\Failsafe\FailsafeHop;
 use Linguator\Core\Failsafe\FailsafeReview;
 use Linguator\Core\Signal\FlagEvidence;
@@ -57,7 +58,7 @@ final readonly class RigEvidenceController
         foreach ($this->use->readings($capture, $decoding) as $channel => $reading) {
             $row = $travel->row($channel);
             if ($row !== null) {
-                $sticks[] = ['channel' => $channel, 'name' => $row->function] + $reading;
+                $sticks[] = ['channel' => $channel, 'name' => $row->function] + Plain::object($reading);
             }
         }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Capture;
 
+use Linguator\Core\Format\TimedBytes;
+
 /** A file of raw bytes. */
 final readonly class BinaryReader implements ByteCapture
 {
@@ -14,7 +16,7 @@ final readonly class BinaryReader implements ByteCapture
     public function bytes(): \Generator
     {
         foreach ($this->source->chunks() as $chunk) {
-            yield [$chunk, []];
+            yield new TimedBytes($chunk);
         }
     }
 }

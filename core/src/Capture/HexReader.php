@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Capture;
 
+use Linguator\Core\Format\TimedBytes;
+
 /** Bytes as hex pairs, parted by spaces, commas, semicolons or nothing; a line may start with its time (`12.345 ms:`). */
 final class HexReader implements ByteCapture
 {
@@ -42,7 +44,7 @@ final class HexReader implements ByteCapture
                 }
             }
             if ($bytes !== '') {
-                yield [$bytes, $times];
+                yield new TimedBytes($bytes, $times);
             }
         }
     }

@@ -7,13 +7,7 @@ namespace Linguator\Core\Format;
 /** Takes what a framer finds, in the order on the wire. Offsets count bytes from the start of the capture; times are µs, null where there are none. */
 interface FrameSink
 {
-    /**
-     * Sound frames of the same size, one right behind the other; nothing escaped.
-     *
-     * @param  positive-int  $size  Bytes of each.
-     * @param  list<float>  $times  When each began, µs; empty where there are no times.
-     */
-    public function frames(string $frames, int $size, int $offset, array $times): void;
+    public function frames(FrameRun $run): void;
 
     /**
      * A stretch that is no sound frame.

@@ -42,10 +42,10 @@ final class HeaderFramer implements Framer
         $this->silenceUs = $card->durationMs(1) * 1000 * self::SILENT_BYTE_TIMES;
     }
 
-    public function push(string $bytes, array $times, FrameSink $sink): void
+    public function push(TimedBytes $some, FrameSink $sink): void
     {
-        $this->buffer .= $bytes;
-        array_push($this->times, ...$times);
+        $this->buffer .= $some->bytes;
+        array_push($this->times, ...$some->times);
         $this->consume($this->scan($sink, false));
     }
 
@@ -127,7 +127,7 @@ final class HeaderFramer implements Framer
         for ($k = 0; $k < $count && $this->times !== []; $k++) {
             $times[] = $this->times[$at + $k * $size];
         }
-        $sink->frames(substr($this->buffer, $at, $count * $size), $size, $this->base + $at, $times);
+        $sink->frames(new FrameRun(substr($this->buffer, $at, $count * $size), $size, $this->base + $at, $times));
         $this->expected = $this->base + $at + $count * $size;
 
         return $at + $count * $size;

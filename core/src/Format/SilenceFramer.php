@@ -63,11 +63,11 @@ final class SilenceFramer implements Framer
         $this->highest = $card->scale->count(self::PLAUSIBLE_US[1]);
     }
 
-    public function push(string $bytes, array $times, FrameSink $sink): void
+    public function push(TimedBytes $some, FrameSink $sink): void
     {
-        $this->isTimed = $this->isTimed || $times !== [];
-        $this->buffer .= $bytes;
-        array_push($this->times, ...$times);
+        $this->isTimed = $this->isTimed || $some->times !== [];
+        $this->buffer .= $some->bytes;
+        array_push($this->times, ...$some->times);
         $this->consume($this->isTimed ? $this->bursts($sink) : $this->phase($sink, false));
     }
 
@@ -108,7 +108,7 @@ final class SilenceFramer implements Framer
         $offset = $this->base + $start;
         $fault = $bytes === $this->size ? $this->faultOf($frame) : ($bytes < $this->size ? 'short' : 'long');
         if ($fault === null) {
-            $sink->frames($frame, max(1, $this->size), $offset, [$this->times[$start]]);
+            $sink->frames(new FrameRun($frame, max(1, $this->size), $offset, [$this->times[$start]]));
         } elseif ($offset > 0 && ! $isLast || $bytes >= $this->size) {
             $sink->bad($fault, $offset, $bytes, max(1, (int) round($bytes / $this->size)), $this->times[$start]);
         }
@@ -132,7 +132,7 @@ final class SilenceFramer implements Framer
         while ($at <= $enough) {
             if ($this->isSteady($at)) {
                 $this->stretch->close($this->base + $at, $this->size, $sink);
-                $sink->frames(substr($this->buffer, $at, $this->size), max(1, $this->size), $this->base + $at, []);
+                $sink->frames(new FrameRun(substr($this->buffer, $at, $this->size), max(1, $this->size), $this->base + $at));
                 $at += $this->size;
             } else {
                 $this->stretch->open($this->base + $at, 'channels', null);

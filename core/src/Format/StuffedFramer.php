@@ -34,10 +34,10 @@ final class StuffedFramer implements Framer
         $this->longest = 2 * max($this->layout->largest, 0x100);
     }
 
-    public function push(string $bytes, array $times, FrameSink $sink): void
+    public function push(TimedBytes $some, FrameSink $sink): void
     {
-        $this->buffer .= $bytes;
-        array_push($this->times, ...$times);
+        $this->buffer .= $some->bytes;
+        array_push($this->times, ...$some->times);
         $this->consume($this->scan($sink));
     }
 
@@ -99,7 +99,7 @@ final class StuffedFramer implements Framer
         }
         $this->stretch->close($this->base + $start, $end + 1 - $start, $sink);
         $us = $this->times[$start] ?? null;
-        $other === null ? $sink->frames($frame, max(1, strlen($frame)), $this->base + $start, $us === null ? [] : [$us]) : $sink->other($other[1], $frame, $this->base + $start, $us);
+        $other === null ? $sink->frames(new FrameRun($frame, max(1, strlen($frame)), $this->base + $start, $us === null ? [] : [$us])) : $sink->other($other[1], $frame, $this->base + $start, $us);
 
         if ($this->layout->head !== $this->layout->tail) {
             return $end + 1;

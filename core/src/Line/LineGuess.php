@@ -29,7 +29,7 @@ final readonly class LineGuess
         foreach ($facts->isIdleSure() ? [$facts->idle === 0] : [$facts->idle === 0, $facts->idle !== 0] as $isInverted) {
             foreach (['none', 'even', 'odd'] as $parity) {
                 $reader = new UartReader(new LineSetting($facts->bitUs, $parity, 1, $isInverted));
-                $bytes = implode('', array_map(static fn (Edges $edges): string => $reader->push($edges)[0], $head)).$reader->finish()[0];
+                $bytes = implode('', array_map(static fn (Edges $edges): string => $reader->push($edges)->bytes, $head)).$reader->finish()->bytes;
                 $wrong = ($reader->parityErrors + $reader->stopErrors) / max(1, strlen($bytes) + $reader->stopErrors);
                 if (strlen($bytes) >= self::FEWEST_BYTES && $wrong < $fewest) {
                     [$best, $fewest] = [new self(new LineSetting($facts->bitUs, $parity, 1, $isInverted), $bytes), $wrong];

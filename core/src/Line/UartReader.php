@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Line;
 
+use Linguator\Core\Format\TimedBytes;
+
 /**
  * The changes of a wire to bytes. Bits are counted from each start bit, so a clock that is 2 % off is read all the same.
  *
@@ -49,8 +51,8 @@ final class UartReader
         return $wrong;
     }
 
-    /** @return array{string, list<float>} Bytes that ended, and when each began, µs. */
-    public function push(Edges $edges): array
+    /** Bytes that ended. */
+    public function push(Edges $edges): TimedBytes
     {
         $perUs = 1 / $this->line->bitUs;
         $stopAt = $this->line->stopAt();
@@ -111,7 +113,7 @@ final class UartReader
         [$this->start, $this->held, $this->decided, $this->now] = [$start, $held, $decided, $after ^ 1];
         $this->bytes += strlen($bytes);
 
-        return [$bytes, $times];
+        return new TimedBytes($bytes, $times);
     }
 
     private function countWrong(int $at): void
@@ -122,15 +124,11 @@ final class UartReader
         }
     }
 
-    /**
-     * No more changes come: the wire stays as it is.
-     *
-     * @return array{string, list<float>}
-     */
-    public function finish(): array
+    /** No more changes come: the wire stays as it is. */
+    public function finish(): TimedBytes
     {
         if ($this->start === null || $this->now === 0) {
-            return ['', []];
+            return new TimedBytes('');
         }
         // A change to zero far away ends the byte that idles out.
         $end = $this->push(new Edges($this->line->isInverted ? 1 : 0, [$this->start + 100 * $this->line->bitUs]));

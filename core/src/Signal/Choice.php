@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Signal;
 
 use Linguator\Core\Format\FormatCard;
+use Linguator\Core\Format\TimedBytes;
 use Linguator\Core\Line\Edges;
 use Linguator\Core\Line\LineFacts;
 use Linguator\Core\Line\LineSetting;
@@ -35,7 +36,7 @@ final readonly class Choice
 
     /**
      * @param  list<FormatCard>  $cards
-     * @param  list<array{string, list<float>}>  $chunks
+     * @param  list<TimedBytes>  $chunks
      */
     public static function ofBytes(array $cards, array $chunks): self
     {
@@ -58,7 +59,7 @@ final readonly class Choice
             foreach (self::lines($card, $asked !== null, $facts) as $line) {
                 $key = "$line->bitUs $line->parity ".($line->isInverted ? 'low' : 'high');
                 $read[$key] ??= self::read($line, $head);
-                $tried[] = new Attempt($card, Score::of($card, $read[$key]), $line, $read[$key][0][0]);
+                $tried[] = new Attempt($card, Score::of($card, [$read[$key]]), $line, $read[$key]->bytes);
             }
         }
 
@@ -96,21 +97,11 @@ final readonly class Choice
         return array_map(static fn (bool $isInverted): LineSetting => new LineSetting($bit, $card->parity, $card->stopBits, $isInverted), $ways);
     }
 
-    /**
-     * @param  list<Edges>  $head
-     * @return non-empty-list<array{string, list<float>}>
-     */
-    private static function read(LineSetting $line, array $head): array
+    /** @param  list<Edges>  $head */
+    private static function read(LineSetting $line, array $head): TimedBytes
     {
         $uart = new UartReader($line);
-        [$bytes, $times] = ['', []];
-        foreach ($head as $edges) {
-            [$some, $when] = $uart->push($edges);
-            $bytes .= $some;
-            array_push($times, ...$when);
-        }
-        [$some, $when] = $uart->finish();
 
-        return [[$bytes.$some, [...$times, ...$when]]];
+        return TimedBytes::join(...array_map($uart->push(...), $head), ...[$uart->finish()]);
     }
 }

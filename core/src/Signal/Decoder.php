@@ -13,6 +13,7 @@ use Linguator\Core\Capture\WireCapture;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Excerpt;
 use Linguator\Core\Format\FormatCard;
+use Linguator\Core\Format\TimedBytes;
 use Linguator\Core\Line\Edges;
 use Linguator\Core\Line\LineFacts;
 use Linguator\Core\Line\LineGuess;
@@ -68,8 +69,8 @@ final readonly class Decoder
     private function ofBytes(ByteCapture $capture, CaptureKind $kind, DecodeOptions $options, Damage $damage): Begin
     {
         [$choice, $first] = [null, ''];
-        foreach (self::heads($capture->bytes(), static fn (array $chunk): int => strlen($chunk[0]), self::HEAD_BYTES) as $chunks) {
-            $first = $first === '' ? implode('', array_column($chunks, 0)) : $first;
+        foreach (self::heads($capture->bytes(), static fn (TimedBytes $some): int => strlen($some->bytes), self::HEAD_BYTES) as $chunks) {
+            $first = $first === '' ? TimedBytes::join(...$chunks)->bytes : $first;
             $choice = Choice::ofBytes($this->asked($options), $chunks);
             if ($choice->isRecognised()) {
                 break;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Signal;
 
+use Linguator\Core\Format\FrameRun;
 use Linguator\Core\Format\FrameSink;
 use Linguator\Core\Line\PulseSink;
 
@@ -20,11 +21,11 @@ final class FramePick implements FrameSink, PulseSink
     {
     }
 
-    public function frames(string $frames, int $size, int $offset, array $times): void
+    public function frames(FrameRun $run): void
     {
-        $count = intdiv(strlen($frames), $size);
+        $count = $run->count();
         for ($k = max(0, $this->from - $this->index); $k < $count && count($this->picked) < $this->count; $k++) {
-            $this->picked[] = PickedFrame::ofBytes($this->index + $k, $times[$k] ?? null, $offset + $k * $size, substr($frames, $k * $size, $size));
+            $this->picked[] = PickedFrame::ofRun($this->index + $k, $run, $k);
         }
         $this->index += $count;
         $this->stopIfFull();

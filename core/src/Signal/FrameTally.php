@@ -6,6 +6,7 @@ namespace Linguator\Core\Signal;
 
 use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FrameLayout;
+use Linguator\Core\Format\FrameRun;
 use Linguator\Core\Format\FrameSink;
 use Linguator\Core\Line\PulseSink;
 
@@ -59,23 +60,23 @@ final class FrameTally implements FrameSink, PulseSink
         $this->flags = new FlagTally($card?->flagPart()?->flagBits() ?? []);
     }
 
-    public function frames(string $frames, int $size, int $offset, array $times): void
+    public function frames(FrameRun $run): void
     {
         assert($this->layout !== null);
-        $count = intdiv(strlen($frames), $size);
-        $this->flags->addRun($this->layout->flagBytesOfRun($frames, $size), $times);
+        $count = $run->count();
+        $this->flags->addRun($this->layout->flagBytesOfRun($run->bytes, $run->size), $run->times);
         for ($k = 0; $k < $count && $this->good + $k < $this->shown; $k++) {
-            $this->firstFrames[] = PickedFrame::ofBytes($this->good + $k, $times[$k] ?? null, $offset + $k * $size, substr($frames, $k * $size, $size));
+            $this->firstFrames[] = PickedFrame::ofRun($this->good + $k, $run, $k);
         }
         for ($k = 0; $k < $count; $k += ChannelTally::BLOCK) {
-            $some = substr($frames, $k * $size, ChannelTally::BLOCK * $size);
-            $this->channels->add($this->layout->countsOfRun($some, $size), intdiv(strlen($some), $size), array_slice($times, $k, ChannelTally::BLOCK));
+            $some = $run->part($k, min($count, $k + ChannelTally::BLOCK));
+            $this->channels->add($this->layout->countsOfRun($some->bytes, $some->size), $some->count(), $some->times);
         }
-        foreach ($times as $us) {
+        foreach ($run->times as $us) {
             $this->periods->add($us);
         }
         if ($this->layout->hasValue('lost')) {
-            $this->countLost(str_split($frames, $size));
+            $this->countLost($run);
         }
         $this->good += $count;
     }
@@ -106,10 +107,9 @@ final class FrameTally implements FrameSink, PulseSink
         $this->lastOther[$type] = $frame;
     }
 
-    /** @param  list<string>  $frames */
-    private function countLost(array $frames): void
+    private function countLost(FrameRun $run): void
     {
-        foreach ($frames as $frame) {
+        foreach ($run->frames() as $frame) {
             $now = $this->layout?->values($frame)['lost'] ?? 0;
             // The counter is one byte and begins anew.
             $this->lost += $this->lastLost === null ? 0 : ($now - $this->lastLost) & 0xFF;

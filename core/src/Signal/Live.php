@@ -8,7 +8,9 @@ use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FrameLayout;
 use Linguator\Core\Format\Framer;
 use Linguator\Core\Format\Framers;
+use Linguator\Core\Format\FrameRun;
 use Linguator\Core\Format\FrameSink;
+use Linguator\Core\Format\TimedBytes;
 use Linguator\Core\Quantity\Steps;
 
 /** Bytes that come in now: their format as soon as it can be told, then the newest values. */
@@ -55,7 +57,7 @@ final class Live implements FrameSink
     {
         $this->bytes += strlen($bytes);
         if ($this->framer !== null) {
-            $this->framer->push($bytes, [], $this);
+            $this->framer->push(new TimedBytes($bytes), $this);
 
             return;
         }
@@ -97,10 +99,10 @@ final class Live implements FrameSink
         ];
     }
 
-    public function frames(string $frames, int $size, int $offset, array $times): void
+    public function frames(FrameRun $run): void
     {
         assert($this->layout !== null);
-        foreach (str_split($frames, $size) as $frame) {
+        foreach ($run->frames() as $frame) {
             $this->flags = $this->layout->flagByte($frame);
             foreach ($this->layout->counts($frame) as $channel => $count) {
                 $this->last[$channel] = $count;
@@ -123,14 +125,14 @@ final class Live implements FrameSink
 
     private function look(): void
     {
-        $choice = Choice::ofBytes($this->cards, [[$this->waiting, []]]);
+        $choice = Choice::ofBytes($this->cards, [new TimedBytes($this->waiting)]);
         if ($choice->card === null || ! $choice->isRecognised()) {
             return;
         }
         $this->card = $choice->card;
         $this->layout = new FrameLayout($choice->card);
         $this->framer = Framers::for($choice->card);
-        $this->framer->push($this->waiting, [], $this);
+        $this->framer->push(new TimedBytes($this->waiting), $this);
         $this->waiting = '';
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Signal;
 
+use Linguator\Core\Format\FrameRun;
 use Linguator\Core\Format\FrameSink;
 use Linguator\Core\Line\UartReader;
 
@@ -19,19 +20,19 @@ final class ParityGuard implements FrameSink
     {
     }
 
-    public function frames(string $frames, int $size, int $offset, array $times): void
+    public function frames(FrameRun $run): void
     {
         array_push($this->wrong, ...$this->uart->takeWrong());
-        $this->forget($offset);
-        [$end, $from, $length] = [$offset + strlen($frames), 0, strlen($frames)];
+        $this->forget($run->offset);
+        [$end, $from, $count] = [$run->offset + strlen($run->bytes), 0, $run->count()];
         while ($this->wrong !== [] && $this->wrong[0] < $end) {
-            $at = intdiv($this->wrong[0] - $offset, $size) * $size;
-            $this->pass($frames, $size, $offset, $times, $from, $at);
-            $this->sink->bad(self::REASON, $offset + $at, $size, 1, $times[intdiv($at, $size)] ?? null);
-            $from = $at + $size;
-            $this->forget($offset + $from);
+            $at = intdiv($this->wrong[0] - $run->offset, $run->size);
+            $this->pass($run, $from, $at);
+            $this->sink->bad(self::REASON, $run->offset + $at * $run->size, $run->size, 1, $run->us($at));
+            $from = $at + 1;
+            $this->forget($run->offset + $from * $run->size);
         }
-        $this->pass($frames, $size, $offset, $times, $from, $length);
+        $this->pass($run, $from, $count);
     }
 
     public function bad(string $reason, int $offset, int $bytes, int $frames, ?float $us): void
@@ -44,17 +45,11 @@ final class ParityGuard implements FrameSink
         $this->sink->other($type, $frame, $offset, $us);
     }
 
-    /**
-     * @param  positive-int  $size
-     * @param  list<float>  $times
-     */
-    private function pass(string $frames, int $size, int $offset, array $times, int $from, int $to): void
+    private function pass(FrameRun $run, int $from, int $to): void
     {
-        if ($to <= $from) {
-            return;
+        if ($to > $from) {
+            $this->sink->frames($from === 0 && $to === $run->count() ? $run : $run->part($from, $to));
         }
-        $isAll = $from === 0 && $to === strlen($frames);
-        $this->sink->frames($isAll ? $frames : substr($frames, $from, $to - $from), $size, $offset + $from, $isAll ? $times : array_slice($times, intdiv($from, $size), intdiv($to - $from, $size)));
     }
 
     private function forget(int $before): void

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Signal;
 
+use Linguator\Core\Format\FrameRun;
+
 /** A sound frame of a capture: bytes, or the pulses of a train. */
 final readonly class PickedFrame
 {
@@ -18,9 +20,10 @@ final readonly class PickedFrame
     {
     }
 
-    public static function ofBytes(int $index, ?float $us, int $offset, string $bytes): self
+    /** @param  int  $k  Which frame of the run, from 0. */
+    public static function ofRun(int $index, FrameRun $run, int $k): self
     {
-        return new self($index, $us, $offset, $bytes, []);
+        return new self($index, $run->us($k), $run->offset + $k * $run->size, $run->frame($k), []);
     }
 
     /** @param  array<int, int>  $widths  ns by channel, from 1. */

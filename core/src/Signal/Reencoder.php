@@ -35,30 +35,26 @@ final readonly class Reencoder
     }
 
     /**
-     * @param  list<array{float, array<int, float>}>  $rows  ms and µs by channel.
      * @return \Generator<int, array{float, string}> When each frame begins, µs, and its bytes.
      */
-    public function bytes(array $rows): \Generator
+    public function bytes(ValueRows $rows): \Generator
     {
         $card = $this->card ?? throw DocumentError::at('format', 'A pulse train has no bytes; expected vcd, csv or wav.');
         $encoder = new Encoder($card);
         $inFrame = $card->channelPart()->node->intOrNull('in_frame');
-        foreach ($rows as $k => [$ms, $us]) {
+        foreach ($rows as $k => $row) {
             $counts = [];
-            $channels = $inFrame === null ? max($card->fewestChannels, min($card->mostChannels, max(0, ...array_keys($us)))) : $card->mostChannels;
+            $channels = $inFrame === null ? max($card->fewestChannels, min($card->mostChannels, max(0, ...array_keys($row->us)))) : $card->mostChannels;
             for ($channel = 1; $channel <= $channels; $channel++) {
-                $counts[$channel] = $card->scale->count($us[$channel] ?? Pulse::CENTRE_US);
+                $counts[$channel] = $card->scale->count($row->us[$channel] ?? Pulse::CENTRE_US);
             }
             $halves = array_chunk($counts, max(1, $inFrame ?? count($counts)), true);
-            yield [self::LEAD_US + ($ms - $rows[0][0]) * 1000, $encoder->encode(new Frame($halves[$k % count($halves)]))];
+            yield [self::LEAD_US + ($row->ms - $rows->beginMs()) * 1000, $encoder->encode(new Frame($halves[$k % count($halves)]))];
         }
     }
 
-    /**
-     * @param  list<array{float, array<int, float>}>  $rows
-     * @return \Generator<int, Edges>
-     */
-    public function edges(array $rows): \Generator
+    /** @return \Generator<int, Edges> */
+    public function edges(ValueRows $rows): \Generator
     {
         if ($this->card !== null) {
             $writer = new UartWriter(LineSetting::of($this->card));
@@ -74,20 +70,19 @@ final readonly class Reencoder
         }
         $writer = new PulseWriter(0);
         $free = 0.0;
-        foreach ($rows as [$ms, $us]) {
-            $at = self::LEAD_US + ($ms - $rows[0][0]) * 1000;
+        foreach ($rows as $row) {
+            $at = self::LEAD_US + ($row->ms - $rows->beginMs()) * 1000;
             if ($at < $free) {
                 continue;
             }
-            $values = array_values(array_slice($us, 0, self::TRAIN_CHANNELS, true));
+            $values = array_values(array_slice($row->us, 0, self::TRAIN_CHANNELS, true));
             $free = $at + array_sum($values) + self::GAP_US;
             yield $writer->train($values, $at);
         }
     }
 
-    /** @param  list<array{float, array<int, float>}>  $rows */
-    public function lastsUs(array $rows): float
+    public function lastsUs(ValueRows $rows): float
     {
-        return $rows === [] ? 0.0 : 2 * self::LEAD_US + ($rows[count($rows) - 1][0] - $rows[0][0]) * 1000 + 2e4;
+        return count($rows) === 0 ? 0.0 : 2 * self::LEAD_US + $rows->lastMs() * 1000 + 2e4;
     }
 }

@@ -7,7 +7,9 @@ namespace Linguator\Core\Signal;
 use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FrameLayout;
 use Linguator\Core\Format\Framers;
+use Linguator\Core\Format\FrameRun;
 use Linguator\Core\Format\FrameSink;
+use Linguator\Core\Format\TimedBytes;
 
 /** How well a card explains bytes: by frames whose header, length, check and ending hold. */
 final class Score implements FrameSink
@@ -32,13 +34,13 @@ final class Score implements FrameSink
     {
     }
 
-    /** @param  list<array{string, list<float>}>  $chunks  The begin of a capture. */
+    /** @param  list<TimedBytes>  $chunks  The begin of a capture. */
     public static function of(FormatCard $card, array $chunks): float
     {
         $score = new self;
         $framer = Framers::for($card);
-        foreach ($chunks as [$bytes, $times]) {
-            $framer->push($bytes, $times, $score);
+        foreach ($chunks as $some) {
+            $framer->push($some, $score);
         }
         $framer->finish($score);
 
@@ -69,10 +71,10 @@ final class Score implements FrameSink
         return round((1 - self::DOUBT['unchecked'] ** $frames) * (Decoding::RECOGNISED + (1 - Decoding::RECOGNISED) * $share), 3);
     }
 
-    public function frames(string $frames, int $size, int $offset, array $times): void
+    public function frames(FrameRun $run): void
     {
-        $this->frames += intdiv(strlen($frames), $size);
-        $this->bytes += strlen($frames);
+        $this->frames += $run->count();
+        $this->bytes += strlen($run->bytes);
     }
 
     public function bad(string $reason, int $offset, int $bytes, int $frames, ?float $us): void

@@ -6,13 +6,14 @@ namespace Linguator\Core\Signal;
 
 use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FrameLayout;
+use Linguator\Core\Format\FrameRun;
 use Linguator\Core\Format\FrameSink;
 use Linguator\Core\Line\PulseSink;
 
 /** The values of a capture over time, thinned out so that there are never more rows than asked for. */
 final class Series implements FrameSink, PulseSink
 {
-    /** @var list<array{float, array<int, float>}> ms, and µs by channel. */
+    /** @var list<ValueRow> */
     private array $rows = [];
 
     /** Every so many frames one row is kept. */
@@ -36,19 +37,18 @@ final class Series implements FrameSink, PulseSink
         return new self($carrier->card, $most, $carrier->card->usualMs ?? 0.0);
     }
 
-    /** @return list<array{float, array<int, float>}> ms from the begin of the capture, and µs by channel. */
-    public function rows(): array
+    public function rows(): ValueRows
     {
-        return $this->rows;
+        return new ValueRows($this->rows);
     }
 
-    public function frames(string $frames, int $size, int $offset, array $times): void
+    public function frames(FrameRun $run): void
     {
         assert($this->card !== null);
-        foreach (str_split($frames, $size) as $k => $frame) {
+        foreach ($run->frames() as $k => $frame) {
             if ($this->isDue()) {
                 assert($this->layout !== null);
-                $this->keep(array_map($this->card->scale->us(...), $this->layout->counts($frame)), isset($times[$k]) ? $times[$k] / 1000 : $this->frames * $this->periodMs);
+                $this->keep(array_map($this->card->scale->us(...), $this->layout->counts($frame)), isset($run->times[$k]) ? $run->times[$k] / 1000 : $this->frames * $this->periodMs);
             }
             $this->frames++;
         }
@@ -88,7 +88,7 @@ final class Series implements FrameSink, PulseSink
     {
         $this->last = $us + $this->last;
         ksort($this->last);
-        $this->rows[] = [$ms, $this->last];
+        $this->rows[] = new ValueRow($ms, $this->last);
         if (count($this->rows) > $this->most) {
             $this->each *= 2;
             $pairs = array_chunk($this->rows, 2);

@@ -7,6 +7,7 @@ namespace Linguator\Core\Signal;
 use Linguator\Core\Capture\Damage;
 use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
 use Linguator\Core\Timing\PulseTrain;
 
@@ -43,21 +44,19 @@ final readonly class SignalFindings
         $this->carrier = $decoding->carrier();
     }
 
-    /** @return list<Finding> */
-    public static function of(Decoding $decoding): array
+    public static function of(Decoding $decoding): Findings
     {
-        $found = $decoding instanceof Recognised || $decoding instanceof ValueLog ? (new self($decoding))->all() : [self::notRecognised($decoding)];
+        $found = $decoding instanceof Recognised || $decoding instanceof ValueLog ? (new self($decoding))->all() : Findings::of(self::notRecognised($decoding));
 
-        return array_values(array_filter([...$found, self::damage($decoding->damage), self::unit($decoding->begin)]));
+        return $found->and(self::damage($decoding->damage), self::unit($decoding->begin));
     }
 
-    /** @return list<Finding|null> */
-    private function all(): array
+    private function all(): Findings
     {
-        return [
+        return Findings::of(
             $this->inverted(), $this->wrongBaud(), $this->parity(), $this->sync(),
             $this->dropped(), $this->failsafe(), $this->frameLost(), $this->lostCount(), $this->stuck(), $this->range(), $this->rate(),
-        ];
+        );
     }
 
     private static function notRecognised(Decoding $decoding): Finding

@@ -83,9 +83,9 @@ final readonly class Walk
     {
         $framer = $card === null ? null : Framers::for($card);
         $count = 0;
-        foreach ($capture->bytes() as [$bytes, $times]) {
-            $count += strlen($bytes);
-            $framer?->push($bytes, $times, $sink);
+        foreach ($capture->bytes() as $some) {
+            $count += strlen($some->bytes);
+            $framer?->push($some, $sink);
         }
         $framer?->finish($sink);
 
@@ -135,11 +135,9 @@ final readonly class Walk
         $sink = $isGuarded ? new ParityGuard($uart, $sink) : $sink;
         $framer = Framers::for($card);
         foreach ($capture->edges($wire) as $edges) {
-            [$bytes, $times] = $uart->push($edges);
-            $framer->push($bytes, $times, $sink);
+            $framer->push($uart->push($edges), $sink);
         }
-        [$bytes, $times] = $uart->finish();
-        $framer->push($bytes, $times, $sink);
+        $framer->push($uart->finish(), $sink);
         $framer->finish($sink);
 
         return new Passage($uart->bytes, $uart);

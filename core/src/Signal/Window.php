@@ -11,6 +11,7 @@ use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FrameAnatomy;
 use Linguator\Core\Format\Framers;
 use Linguator\Core\Format\Stuffing;
+use Linguator\Core\Format\TimedBytes;
 use Linguator\Core\Line\Edges;
 use Linguator\Core\Line\LineSetting;
 use Linguator\Core\Line\PulseShape;
@@ -110,7 +111,7 @@ final readonly class Window
         $stuffing = Stuffing::of($card);
         $framer = Framers::for($card);
         foreach (self::withEnd($capture) as $chunk) {
-            $chunk === null ? $framer->finish($pick) : $framer->push($chunk[0], $chunk[1], $pick);
+            $chunk === null ? $framer->finish($pick) : $framer->push($chunk, $pick);
             foreach ($pick->picked as $one) {
                 $wire = (string) $one->bytes;
                 yield $writer->write($stuffing?->add($wire) ?? $wire, $clock->at($one->index, $one->us));
@@ -119,7 +120,7 @@ final readonly class Window
         }
     }
 
-    /** @return \Generator<int, array{string, list<float>}|null> The bytes, then null. */
+    /** @return \Generator<int, TimedBytes|null> The bytes, then null. */
     private static function withEnd(ByteCapture $capture): \Generator
     {
         foreach ($capture->bytes() as $chunk) {
@@ -145,16 +146,12 @@ final readonly class Window
             return [];
         }
         $uart = new UartReader($line);
-        [$bytes, $times] = ['', []];
-        foreach ([...array_map($uart->push(...), $inside), $uart->finish()] as [$some, $when]) {
-            $bytes .= $some;
-            array_push($times, ...$when);
-        }
-        $names = $card === null ? [] : $this->names($card, $bytes, $times);
+        $read = TimedBytes::join(...array_map($uart->push(...), $inside), ...[$uart->finish()]);
+        $names = $card === null ? [] : $this->names($card, $read);
         $named = [];
-        foreach ($times as $k => $us) {
+        foreach ($read->times as $k => $us) {
             if ($us + $line->byteUs() >= $this->fromUs && $us <= $this->toUs) {
-                $named[] = ['us' => round($us, 4), 'to_us' => round($us + $line->byteUs(), 4), 'hex' => bin2hex($bytes[$k]), 'name' => $names[$k] ?? ''];
+                $named[] = ['us' => round($us, 4), 'to_us' => round($us + $line->byteUs(), 4), 'hex' => bin2hex($read->bytes[$k]), 'name' => $names[$k] ?? ''];
             }
         }
 
@@ -189,16 +186,13 @@ final readonly class Window
         return $named;
     }
 
-    /**
-     * @param  list<float>  $times
-     * @return array<int, string> By position of the byte.
-     */
-    private function names(FormatCard $card, string $bytes, array $times): array
+    /** @return array<int, string> By position of the byte. */
+    private function names(FormatCard $card, TimedBytes $read): array
     {
         $pick = new FramePick(0, self::NAMED_FRAMES);
         try {
             $framer = Framers::for($card);
-            $framer->push($bytes, $times, $pick);
+            $framer->push($read, $pick);
             $framer->finish($pick);
         } catch (Enough) {
             // The first frames are enough to be named.
@@ -210,7 +204,7 @@ final readonly class Window
             foreach ($anatomy->fields((string) $one->bytes) as $field) {
                 for ($k = 0; $k < $field['bytes']; $k++) {
                     // An escape and the byte behind it are one.
-                    if ($card->stuffing !== null && $field['from'] > 0 && isset($bytes[$at]) && ord($bytes[$at]) === $card->stuffing['escape']) {
+                    if ($card->stuffing !== null && $field['from'] > 0 && isset($read->bytes[$at]) && ord($read->bytes[$at]) === $card->stuffing['escape']) {
                         $names[$at++] = 'escape';
                     }
                     $names[$at++] = $field['name'];

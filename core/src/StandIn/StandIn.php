@@ -82,9 +82,9 @@ final readonly class StandIn
         }
         $reader = new UartReader(LineSetting::of($card));
         foreach ($this->edges() as $edges) {
-            [$bytes, $times] = $reader->push($edges);
-            if ($bytes !== '') {
-                yield [$times[0], $bytes];
+            $read = $reader->push($edges);
+            if ($read->bytes !== '') {
+                yield [$read->times[0], $read->bytes];
             }
         }
     }

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Signal;
+
+/**
+ * The values of a capture over time, earliest first.
+ *
+ * @implements \IteratorAggregate<int, ValueRow>
+ */
+final readonly class ValueRows implements \Countable, \IteratorAggregate
+{
+    /** A channel that moves less tells nothing of how two captures go together. */
+    private const MOVED_US = 50.0;
+
+    /** @param  list<ValueRow>  $all */
+    public function __construct(private array $all)
+    {
+    }
+
+    /** @return \ArrayIterator<int, ValueRow> */
+    public function getIterator(): \ArrayIterator
+    {
+        return new \ArrayIterator($this->all);
+    }
+
+    public function count(): int
+    {
+        return count($this->all);
+    }
+
+    /** Time of the first row, ms; 0 where there is none. */
+    public function beginMs(): float
+    {
+        return $this->all[0]->ms ?? 0.0;
+    }
+
+    /** From the first row to the last one, ms. */
+    public function lastMs(): float
+    {
+        return $this->all === [] ? 0.0 : $this->all[count($this->all) - 1]->ms - $this->beginMs();
+    }
+
+    /** @return list<int> Channels of the last row: by then every one has come. */
+    public function channels(): array
+    {
+        return $this->all === [] ? [] : array_keys($this->all[count($this->all) - 1]->us);
+    }
+
+    /** @return list<float> µs; rows before it first came are left out. */
+    public function of(int $channel): array
+    {
+        $values = [];
+        foreach ($this->all as $row) {
+            if (isset($row->us[$channel])) {
+                $values[] = $row->us[$channel];
+            }
+        }
+
+        return $values;
+    }
+
+    /** @return list<int> Channels that move enough to be found again in another capture. */
+    public function moved(): array
+    {
+        return array_values(array_filter($this->channels(), function (int $channel): bool {
+            $values = $this->of($channel);
+
+            return $values !== [] && max($values) - min($values) > self::MOVED_US;
+        }));
+    }
+}
