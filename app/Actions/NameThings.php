@@ -32,10 +32,10 @@ final readonly class NameThings
             $targets["format/$own->id"] = ['kind' => 'format', 'target' => $own->id, 'name' => $own->name, 'line' => []];
         }
         $gear = array_map(static fn (Card $card) => $card->gear()->box(), Card::shelf());
-        foreach (AirNames::families($gear) as $family) {
+        foreach (AirNames::families(...$gear) as $family) {
             $targets["family/$family"] = ['kind' => 'family', 'target' => $family, 'name' => $family, 'line' => []];
         }
-        foreach (AirNames::variants($gear) as $variant) {
+        foreach (AirNames::variants(...$gear) as $variant) {
             $targets["variant/$variant"] = ['kind' => 'variant', 'target' => $variant, 'name' => str_replace('/', ', ', $variant), 'line' => []];
         }
 

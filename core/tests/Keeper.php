@@ -6,6 +6,7 @@ namespace Linguator\Core\Tests;
 
 use Linguator\Core\Format\FrameRun;
 use Linguator\Core\Format\FrameSink;
+use Linguator\Core\Line\Pulses;
 use Linguator\Core\Line\PulseSink;
 
 /** Keeps everything it is given. */
@@ -33,12 +34,12 @@ final class Keeper implements FrameSink, PulseSink
     {
     }
 
-    public function pulses(array $widths, float $us): void
+    public function pulses(Pulses $pulses): void
     {
-        $this->widths[] = $widths;
+        $this->widths[] = $pulses->ns;
     }
 
-    public function badPulses(string $reason, array $widths, float $us): void
+    public function badPulses(string $reason, Pulses $pulses): void
     {
         $this->bad++;
     }

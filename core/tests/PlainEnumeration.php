@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Tests;
 
 use Linguator\Core\Chain\AirJoiner;
+use Linguator\Core\Chain\Joints;
 use Linguator\Core\Chain\Path;
 use Linguator\Core\Chain\PathRules;
 use Linguator\Core\Chain\PlanRequest;
@@ -81,7 +82,7 @@ final class PlainEnumeration
         }
         [$from, $to] = [$boxes[count($boxes) - 1], $stations[$at]];
         if ($to instanceof Receiver) {
-            $this->walk($stations, $at + 1, [...$boxes, $to], [...$couplings, $this->air->joints($from, $to)], $used);
+            $this->walk($stations, $at + 1, [...$boxes, $to], [...$couplings, $this->air->ways($from, $to)->all], $used);
 
             return;
         }
@@ -100,13 +101,13 @@ final class PlainEnumeration
     private function ways(Box $from, Box $to, int $count, array $used, bool $inCraft): array
     {
         if ($count === 0) {
-            $joints = $this->wires->joints($from, $to);
+            $joints = $this->wires->ways($from, $to)->all;
 
             return $joints === [] ? [] : [[[], [$joints]]];
         }
         $ways = [];
         foreach ($this->request->converters() as $converter) {
-            $joints = in_array($converter, $used, true) || ($inCraft && $this->isDestroyed($converter)) ? [] : $this->wires->joints($from, $converter);
+            $joints = in_array($converter, $used, true) || ($inCraft && $this->isDestroyed($converter)) ? [] : $this->wires->ways($from, $converter)->all;
             foreach ($joints === [] ? [] : $this->ways($converter, $to, $count - 1, [...$used, $converter], $inCraft) as [$more, $rest]) {
                 $ways[] = [[$converter, ...$more], [$joints, ...$rest]];
             }
@@ -147,7 +148,7 @@ final class PlainEnumeration
             $combinations = $longer;
         }
         foreach ($combinations as $combination) {
-            $path = new Path($combination, Findings::of(...$findings));
+            $path = new Path(new Joints($combination), Findings::of(...$findings));
             $key = implode(' ', $path->ids());
             if (! isset($this->paths[$key]) || $path->compare($this->paths[$key]) < 0) {
                 $this->paths[$key] = $path;

@@ -16,6 +16,8 @@ use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FrameAnatomy;
 use Linguator\Core\Format\FrameLayout;
 use Linguator\Core\Line\Edges;
+use Linguator\Core\Line\Pulses;
+use Linguator\Core\Signal\Block;
 use Linguator\Core\Signal\ChannelTally;
 use Linguator\Core\Signal\Live;
 use Linguator\Core\Signal\PeriodTally;
@@ -63,7 +65,7 @@ it('takes lowest, highest, mean and last of channels as plain arithmetic does, i
                     $columns[2][$k] = $all[2][] = mt_rand(900, 1100);
                 }
             }
-            $tally->add($columns, $frames, []);
+            $tally->add(new Block($columns, $frames));
         }
         foreach ($tally->summaries() as $figures) {
             $counts = $all[$figures->channel];
@@ -75,21 +77,21 @@ it('takes lowest, highest, mean and last of channels as plain arithmetic does, i
         }
         $spans = $tally->spans();
         expect(count($spans))->toBeLessThanOrEqual(601)
-            ->and(min(array_map(fn (Span $span): int => $span->low[1], $spans)))->toBe(min($all[1]))
-            ->and(max(array_map(fn (Span $span): int => $span->high[1], $spans)))->toBe(max($all[1]));
+            ->and(min(array_map(fn (Span $span): int => $span->bounds->low[1], $spans)))->toBe(min($all[1]))
+            ->and(max(array_map(fn (Span $span): int => $span->bounds->high[1], $spans)))->toBe(max($all[1]));
     }
 });
 
 it('keeps a drawing of bounded size however long the capture is', function () {
     $tally = new ChannelTally(0, 1);
     for ($k = 0; $k < 300_000; $k++) {
-        $tally->addOne([1 => $k], 1000.0 * $k);
+        $tally->addPulses(new Pulses([1 => $k], 1000.0 * $k));
     }
     $spans = $tally->spans();
     expect(count($spans))->toBeLessThanOrEqual(601)->toBeGreaterThan(250)
-        ->and($spans[0]->low[1])->toBe(0)->and(end($spans)->high[1])->toBe(299_999);
+        ->and($spans[0]->bounds->low[1])->toBe(0)->and(end($spans)->bounds->high[1])->toBe(299_999);
     foreach ($spans as $k => $span) {
-        expect($span->low[1])->toBe($span->frame)->and($span->us)->toBe(1000.0 * $span->frame);
+        expect($span->bounds->low[1])->toBe($span->frame)->and($span->us)->toBe(1000.0 * $span->frame);
     }
 });
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Capture;
 
+use Linguator\Core\Line\Pulses;
+
 /** A log of channel values: a time and one pulse width in µs per channel in each row. */
 final readonly class CsvChannels
 {
@@ -11,7 +13,7 @@ final readonly class CsvChannels
     {
     }
 
-    /** @return \Generator<int, array{float, non-empty-array<int, int>}> Time in µs, and ns by channel from 1. */
+    /** @return \Generator<int, Pulses> */
     public function rows(): \Generator
     {
         $last = -INF;
@@ -21,19 +23,18 @@ final readonly class CsvChannels
                     continue;
                 }
                 $row = $this->row($text);
-                if ($row === null || $row[0] < $last) {
+                if ($row === null || $row->us < $last) {
                     $this->damage->onLine($line + $k, $text, $row === null ? 'a time and values in µs' : 'a time not before the one above it');
 
                     continue;
                 }
-                $last = $row[0];
+                $last = $row->us;
                 yield $row;
             }
         }
     }
 
-    /** @return array{float, non-empty-array<int, int>}|null */
-    private function row(string $text): ?array
+    private function row(string $text): ?Pulses
     {
         $cells = CsvLayout::cells($text, $this->layout->separator);
         $time = array_shift($cells);
@@ -52,6 +53,6 @@ final readonly class CsvChannels
 
         $us = (float) $time * $this->layout->usPerUnit;
 
-        return $values === [] || ! CaptureTime::isPossible($us) ? null : [$us, $values];
+        return $values === [] || ! CaptureTime::isPossible($us) ? null : new Pulses($values, $us);
     }
 }

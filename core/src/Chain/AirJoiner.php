@@ -29,7 +29,7 @@ final class AirJoiner
 
     private const SIXTEEN = '1-16';
 
-    /** @var array<string, list<Joint>> */
+    /** @var array<string, Ways> */
     private array $memo = [];
 
     public function __construct(private readonly JoinContext $context)
@@ -46,14 +46,13 @@ final class AirJoiner
         };
     }
 
-    /** @return list<Joint> Every way in which the two join, earliest radio and protocols first. */
-    public function joints(Box $sender, Receiver $receiver): array
+    /** Every way in which the two join. */
+    public function ways(Box $sender, Receiver $receiver): Ways
     {
-        return $this->memo[$sender->id()."\0".$receiver->id] ??= $this->allJoints($sender, $receiver);
+        return $this->memo[$sender->id()."\0".$receiver->id] ??= $this->find($sender, $receiver);
     }
 
-    /** @return list<Joint> */
-    private function allJoints(Box $sender, Receiver $receiver): array
+    private function find(Box $sender, Receiver $receiver): Ways
     {
         $joints = [];
         foreach (self::radiosOf($sender) as $radio) {
@@ -67,7 +66,7 @@ final class AirJoiner
             }
         }
 
-        return $joints;
+        return Ways::of(...$joints);
     }
 
     /** The least bad reason why the two do not join, or null if some protocols do. */

@@ -23,12 +23,11 @@ final readonly class ChannelTaker
     /**
      * Null where nothing can be judged: no order on the controller's card, no labels that name A, E, T, R at pins 1–4.
      *
-     * @param  non-empty-list<Joint>  $joints
      * @param  ChannelOrder|null  $controllerOrder  The order set in the controller, where it is not the card's.
      */
-    public static function of(array $joints, ?ChannelOrder $controllerOrder = null): ?self
+    public static function of(Joints $joints, ?ChannelOrder $controllerOrder = null): ?self
     {
-        $controller = Path::along($joints)->controller();
+        $controller = $joints->boxes()->controller();
         foreach ($controller === null ? [] : $joints as $joint) {
             if ($joint->to === $controller) {
                 $order = $controllerOrder ?? $controller->order;
@@ -36,7 +35,7 @@ final readonly class ChannelTaker
                 return $order === null ? null : new self($order, $joint->isPwm(), $controller, $joint);
             }
         }
-        $last = $joints[count($joints) - 1];
+        $last = $joints->last();
         $order = self::fromLabels($last->output->labels ?? []);
 
         return $order === null ? null : new self($order, true, null, $last);

@@ -22,8 +22,8 @@ final readonly class Cost
         return new self(0, 0, 0, 0.0);
     }
 
-    /** @param  non-empty-list<Joint>  $joints The least cost of this coupling. */
-    public static function leastOf(array $joints): self
+    /** Of the cheapest of these; zero where there is none. */
+    public static function leastOf(Joint ...$joints): self
     {
         $least = null;
         foreach ($joints as $joint) {
@@ -33,7 +33,7 @@ final readonly class Cost
             }
         }
 
-        return $least;
+        return $least ?? self::zero();
     }
 
     public function plus(self $that): self

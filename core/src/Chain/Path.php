@@ -21,13 +21,10 @@ final readonly class Path implements \JsonSerializable
 
     private Findings $chainFindings;
 
-    /**
-     * @param  non-empty-list<Joint>  $joints
-     * @param  Findings  $boxFindings  Those of the boxes themselves, whatever the way (reserved channels, supply in the craft).
-     */
-    public function __construct(public array $joints, private Findings $boxFindings)
+    /** @param  Findings  $boxFindings  Those of the boxes themselves, whatever the way (reserved channels, supply in the craft). */
+    public function __construct(public Joints $joints, private Findings $boxFindings)
     {
-        $handset = $joints[0]->from;
+        $handset = $joints->first()->from;
         assert($handset instanceof Handset);
         $this->telemetry = Telemetry::of($joints);
         $this->order = PathOrder::judge($handset, $joints);
@@ -42,13 +39,7 @@ final readonly class Path implements \JsonSerializable
 
     public function boxes(): Boxes
     {
-        return self::along($this->joints);
-    }
-
-    /** @param  non-empty-list<Joint>  $joints */
-    public static function along(array $joints): Boxes
-    {
-        return new Boxes([$joints[0]->from, ...array_map(static fn (Joint $joint): Box => $joint->to, $joints)]);
+        return $this->joints->boxes();
     }
 
     /** @return list<string> */
@@ -60,17 +51,17 @@ final readonly class Path implements \JsonSerializable
     /** @return list<SettingChange> */
     public function changes(): array
     {
-        return [...array_merge(...array_map(static fn (Joint $joint): array => $joint->changes, $this->joints)), ...$this->order->changes];
+        return [...array_merge(...array_map(static fn (Joint $joint): array => $joint->changes, $this->joints->all)), ...$this->order->changes];
     }
 
     public function findings(): Findings
     {
-        return Findings::none()->and(...array_map(static fn (Joint $joint): Findings => $joint->findings, $this->joints))->and($this->boxFindings, $this->chainFindings, $this->order->findings);
+        return Findings::none()->and(...array_map(static fn (Joint $joint): Findings => $joint->findings, $this->joints->all))->and($this->boxFindings, $this->chainFindings, $this->order->findings);
     }
 
     public function latency(): LatencyBudget
     {
-        return new LatencyBudget(array_map(static fn (Joint $joint) => $joint->stage, $this->joints));
+        return new LatencyBudget(array_map(static fn (Joint $joint) => $joint->stage, $this->joints->all));
     }
 
     /** Negative when this path is to be preferred: by cost, then telemetry kept, then ids one by one. */
@@ -106,7 +97,7 @@ final readonly class Path implements \JsonSerializable
                 'to' => $joint->to->id(),
                 'via' => $joint->via,
                 'settings' => (object) $joint->link,
-            ], $this->joints),
+            ], $this->joints->all),
             'settings_to_change' => $this->changes(),
             'findings' => $this->findings(),
             'telemetry' => $this->telemetry,

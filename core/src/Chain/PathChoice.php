@@ -53,7 +53,7 @@ final class PathChoice
     private function take(array $joints): void
     {
         assert($joints !== []);
-        $path = new Path($joints, $this->whole->boxFindings);
+        $path = new Path(new Joints($joints), $this->whole->boxFindings);
         if ($path->compare($this->best ?? $this->toBeat ?? $path) < 0 || ($this->best === null && $this->toBeat === null)) {
             $this->best = $path;
         }

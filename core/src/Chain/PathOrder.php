@@ -23,8 +23,7 @@ final readonly class PathOrder
     {
     }
 
-    /** @param  non-empty-list<Joint>  $joints */
-    public static function judge(Handset $handset, array $joints): self
+    public static function judge(Handset $handset, Joints $joints): self
     {
         $taker = ChannelTaker::of($joints);
         if ($taker === null || $handset->order === null) {

@@ -23,12 +23,10 @@ final class PathRules
 {
     /**
      * M4: a controller that does not pass throttle needs a throttle pin at the last receiver.
-     *
-     * @param  non-empty-list<Joint>  $joints
      */
-    public static function throttle(array $joints): ?Finding
+    public static function throttle(Joints $joints): ?Finding
     {
-        $craft = $joints[count($joints) - 1]->to;
+        $craft = $joints->last()->to;
         if ($craft instanceof ServoSet && ! $craft->hasThrottle()) {
             return null;
         }
@@ -60,13 +58,11 @@ final class PathRules
 
     /**
      * M5: the receiver sends telemetry, but the chain loses it.
-     *
-     * @param  non-empty-list<Joint>  $joints
      */
-    public static function telemetry(array $joints, Telemetry $telemetry): ?Finding
+    public static function telemetry(Joints $joints, Telemetry $telemetry): ?Finding
     {
-        $receiver = Path::along($joints)->lastReceiver();
-        $toController = $joints[count($joints) - 1]->to instanceof Controller;
+        $receiver = $joints->boxes()->lastReceiver();
+        $toController = $joints->last()->to instanceof Controller;
         if ($receiver?->telemetry !== true || $telemetry === Telemetry::Full || ($telemetry === Telemetry::Link && ! $toController)) {
             return null;
         }

@@ -63,19 +63,18 @@ final class PathSearch
         foreach ($this->heads() as [$sender, $head]) {
             foreach ($this->receivers as $receiver) {
                 $end = $this->end($receiver);
-                $joints = $end === null || ! $this->holdsAll($sender, $receiver) ? [] : $this->air->joints($sender, $receiver);
-                if ($joints !== [] && $end !== null) {
-                    $bound = $head->least->plus(Cost::leastOf($joints))->plus($end);
-                    $open[] = [$bound, $head, $receiver, $joints];
+                $ways = $end === null || ! $this->holdsAll($sender, $receiver) ? Ways::of() : $this->air->ways($sender, $receiver);
+                if ($end !== null && ! $ways->areNone()) {
+                    $open[] = [$head->least->plus($ways->least)->plus($end), $head, $receiver, $ways];
                 }
             }
         }
         usort($open, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: Path::compareIds([...$a[1]->ids(), $a[2]->id], [...$b[1]->ids(), $b[2]->id]));
-        foreach ($open as [$bound, $head, $receiver, $joints]) {
+        foreach ($open as [$bound, $head, $receiver, $ways]) {
             if ($this->isTooDear($bound)) {
                 break;
             }
-            $this->finish($head, $receiver, $joints);
+            $this->finish($head, $receiver, $ways);
         }
     }
 
@@ -131,10 +130,9 @@ final class PathSearch
         return PathRules::reserved($receiver, $this->request->functions, $this->request->channels);
     }
 
-    /** @param  non-empty-list<Joint>  $joints */
-    private function finish(Segment $head, Receiver $receiver, array $joints): void
+    private function finish(Segment $head, Receiver $receiver, Ways $ways): void
     {
-        $start = $head->to($receiver, $joints, $this->findingsAtEnd($receiver));
+        $start = $head->to($receiver, $ways, $this->findingsAtEnd($receiver));
         foreach ($this->ways->tails($receiver, $head->converters) as $tail) {
             $whole = $start->then($tail);
             if ($this->isTooDear($whole->least)) {
@@ -159,9 +157,9 @@ final class PathSearch
         $open = [];
         foreach ($this->heads() as [$sender, $head]) {
             foreach ($this->receivers as $first) {
-                $joints = $this->air->joints($sender, $first);
-                if ($joints !== []) {
-                    $middle = $head->to($first, $joints, $this->reserved($first));
+                $ways = $this->air->ways($sender, $first);
+                if (! $ways->areNone()) {
+                    $middle = $head->to($first, $ways, $this->reserved($first));
                     $open[] = [$middle->least->plus($leastOnward), $middle, $sender, $first];
                 }
             }
@@ -180,14 +178,14 @@ final class PathSearch
     /**
      * The least any relay costs behind its first receiver: a wire of unknown cost to a module, and that module's best second hop.
      *
-     * @param  array<string, non-empty-list<array{Cost, Receiver, non-empty-list<Joint>}>>  $seconds
+     * @param  array<string, non-empty-list<Reached>>  $seconds
      */
     private function leastOnward(array $seconds): ?Cost
     {
         $least = null;
         foreach ($seconds as $reached) {
-            if ($least === null || $reached[0][0]->compare($least) < 0) {
-                $least = $reached[0][0];
+            if ($least === null || $reached[0]->least->compare($least) < 0) {
+                $least = $reached[0]->least;
             }
         }
 
@@ -197,7 +195,7 @@ final class PathSearch
     /**
      * For each module what its second hop reaches: receivers with the least they cost to the end, cheapest first.
      *
-     * @return array<string, list<array{Cost, Receiver, non-empty-list<Joint>}>>
+     * @return array<string, list<Reached>>
      */
     private function secondHops(): array
     {
@@ -206,12 +204,12 @@ final class PathSearch
             $reached = [];
             foreach ($this->receivers as $receiver) {
                 $end = $this->end($receiver);
-                $joints = $end === null ? [] : $this->air->joints($module, $receiver);
-                if ($joints !== [] && $end !== null) {
-                    $reached[] = [Cost::leastOf($joints)->plus($end), $receiver, $joints];
+                $ways = $end === null ? Ways::of() : $this->air->ways($module, $receiver);
+                if ($end !== null && ! $ways->areNone()) {
+                    $reached[] = new Reached($ways->least->plus($end), $receiver, $ways);
                 }
             }
-            usort($reached, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: strcmp($a[1]->id, $b[1]->id));
+            usort($reached, Reached::compare(...));
             $hops[$module->id] = $reached;
         }
 
@@ -221,7 +219,7 @@ final class PathSearch
     /**
      * From a relay's first receiver over every module and second receiver to the craft.
      *
-     * @param  array<string, non-empty-list<array{Cost, Receiver, non-empty-list<Joint>}>>  $seconds
+     * @param  array<string, non-empty-list<Reached>>  $seconds
      */
     private function expand(Segment $middle, Box $sender, Receiver $first, array $seconds): void
     {
@@ -230,7 +228,7 @@ final class PathSearch
             $mayStand = isset($seconds[$module->id]) && $module !== $sender && array_diff($this->request->mustModules, [$sender->id(), $module->id]) === [];
             foreach ($mayStand ? $this->ways->between($first, $module, $middle->converters) : [] as $way) {
                 $head = $middle->then($way);
-                $open[] = [$head->least->plus($seconds[$module->id][0][0]), $head, $seconds[$module->id]];
+                $open[] = [$head->least->plus($seconds[$module->id][0]->least), $head, $seconds[$module->id]];
             }
         }
         usort($open, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: Path::compareIds($a[1]->ids(), $b[1]->ids()));
@@ -244,15 +242,15 @@ final class PathSearch
         }
     }
 
-    /** @param  non-empty-list<array{Cost, Receiver, non-empty-list<Joint>}>  $reached */
+    /** @param  non-empty-list<Reached>  $reached */
     private function finishAll(Segment $head, Receiver $first, array $reached): void
     {
-        foreach ($reached as [$least, $receiver, $joints]) {
-            if ($this->isTooDear($head->least->plus($least))) {
+        foreach ($reached as $one) {
+            if ($this->isTooDear($head->least->plus($one->least))) {
                 break;
             }
-            if ($receiver !== $first && array_diff($this->request->mustReceivers, [$first->id, $receiver->id]) === []) {
-                $this->finish($head, $receiver, $joints);
+            if ($one->receiver !== $first && array_diff($this->request->mustReceivers, [$first->id, $one->receiver->id]) === []) {
+                $this->finish($head, $one->receiver, $one->ways);
             }
         }
     }
@@ -288,9 +286,8 @@ final class PathSearch
             $end--;
         }
         for ($k = 0; $k <= $end; $k++) {
-            [$joints, $box] = [$toReceiver->couplings[$k], $toReceiver->boxes[$k]];
-            $carries = array_filter($joints, static fn (Joint $joint): bool => $joint->isAir() || $joint->bringsDataBack());
-            if ($carries === [] || ($box instanceof Receiver && $box->telemetry !== true) || in_array($box->id(), $toReceiver->converters, true)) {
+            [$ways, $box] = [$toReceiver->couplings[$k], $toReceiver->boxes[$k]];
+            if (! $ways->any(static fn (Joint $joint): bool => $joint->isAir() || $joint->bringsDataBack()) || ($box instanceof Receiver && $box->telemetry !== true) || in_array($box->id(), $toReceiver->converters, true)) {
                 return true;
             }
         }

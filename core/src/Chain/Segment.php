@@ -13,7 +13,7 @@ final readonly class Segment
 {
     /**
      * @param  list<Box>  $boxes
-     * @param  list<non-empty-list<Joint>>  $couplings  One for each box.
+     * @param  list<Ways>  $couplings  One for each box.
      * @param  list<string>  $converters  Ids of the converters in it.
      */
     private function __construct(
@@ -30,18 +30,15 @@ final readonly class Segment
         return new self([], [], Cost::zero(), Findings::none(), []);
     }
 
-    /**
-     * @param  non-empty-list<Joint>  $joints
-     * @param  Findings|null  $findings  Those of the box itself.
-     */
-    public function to(Box $box, array $joints, ?Findings $findings = null, bool $isConverter = false): self
+    /** @param  Findings|null  $findings  Those of the box itself. */
+    public function to(Box $box, Ways $ways, ?Findings $findings = null, bool $isConverter = false): self
     {
         $fixes = $findings?->countOf(Severity::Fix) ?? 0;
 
         return new self(
             [...$this->boxes, $box],
-            [...$this->couplings, $joints],
-            $this->least->plus(Cost::leastOf($joints))->plusBox($fixes),
+            [...$this->couplings, $ways],
+            $this->least->plus($ways->least)->plusBox($fixes),
             $this->boxFindings->and(...array_filter([$findings])),
             $isConverter ? [...$this->converters, $box->id()] : $this->converters,
         );

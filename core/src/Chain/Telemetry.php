@@ -24,13 +24,11 @@ enum Telemetry: string
         };
     }
 
-    /** @param  non-empty-list<Joint>  $joints */
-    public static function of(array $joints): self
+    public static function of(Joints $joints): self
     {
         $behind = false;
-        $full = $joints[count($joints) - 1]->to instanceof Controller;
-        // Joint k ends in box k + 1.
-        $lastReceiver = (Path::along($joints)->lastReceiverAt() ?? 1) - 1;
+        $full = $joints->last()->to instanceof Controller;
+        $lastReceiver = ($joints->boxes()->lastReceiverAt() ?? 1) - 1;
         foreach ($joints as $k => $joint) {
             $behind = $k > $lastReceiver;
             $broken = ($joint->to instanceof Receiver && $joint->to->telemetry !== true)

@@ -30,10 +30,9 @@ final readonly class Trace
     /**
      * Along joints, with the remapping of each module as the closure says.
      *
-     * @param  list<Joint>  $joints
      * @param  \Closure(Module): bool  $isOn
      */
-    public static function along(array $joints, ?ChannelOrder $handset, ?ChannelOrder $reader, \Closure $isOn): self
+    public static function along(Joints $joints, ?ChannelOrder $handset, ?ChannelOrder $reader, \Closure $isOn): self
     {
         $modules = [];
         foreach ($joints as $position => $joint) {

@@ -27,25 +27,24 @@ final class WireJoiner
     /** Levels are compared with this tolerance (V). */
     private const LEVEL_TOLERANCE = 0.001;
 
-    /** @var array<string, list<Joint>> */
+    /** @var array<string, Ways> */
     private array $memo = [];
 
     public function __construct(private readonly JoinContext $context)
     {
     }
 
-    /** @return list<Joint> Every way in which the two join, earliest ports first. */
-    public function joints(Box $from, Box $to): array
+    /** Every way in which the two join. */
+    public function ways(Box $from, Box $to): Ways
     {
-        return $this->memo[$from->id()."\0".$to->id()] ??= $this->allJoints($from, $to);
+        return $this->memo[$from->id()."\0".$to->id()] ??= $this->find($from, $to);
     }
 
-    /** @return list<Joint> */
-    private function allJoints(Box $from, Box $to): array
+    private function find(Box $from, Box $to): Ways
     {
         $joints = [];
-        foreach ($from->outputs() as $output) {
-            foreach ($to->inputs() as $input) {
+        foreach ($from->ports()->outputs as $output) {
+            foreach ($to->ports()->inputs as $input) {
                 if ($output->format->id === $input->format->id && ! ($output->place === Place::Bay && ! $to instanceof Module)) {
                     $verdict = $this->judge($from, $output, $to, $input);
                     if ($verdict instanceof Joint) {
@@ -55,15 +54,15 @@ final class WireJoiner
             }
         }
 
-        return $joints;
+        return Ways::of(...$joints);
     }
 
     /** The least bad reason why the two do not join, or null if some ports do. */
     public function nearestMisfit(Box $from, Box $to): ?Misfit
     {
         $nearest = null;
-        foreach ($from->outputs() as $output) {
-            foreach ($to->inputs() as $input) {
+        foreach ($from->ports()->outputs as $output) {
+            foreach ($to->ports()->inputs as $input) {
                 $verdict = $this->judge($from, $output, $to, $input);
                 if ($verdict instanceof Joint) {
                     return null;

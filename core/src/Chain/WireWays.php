@@ -45,8 +45,8 @@ final class WireWays
      */
     public function between(Box $from, Box $to, array $used, bool $inCraft = false): array
     {
-        $direct = $this->joiner->joints($from, $to);
-        if ($direct !== []) {
+        $direct = $this->joiner->ways($from, $to);
+        if (! $direct->areNone()) {
             return [Segment::start()->to($to, $direct, $inCraft ? $this->fed($to) : null)];
         }
         $left = self::MAX_CONVERTERS - count($used);
@@ -114,11 +114,11 @@ final class WireWays
     {
         $ways = [];
         foreach ($this->fedBy($from) as $converter) {
-            $joints = $this->isFree($converter, $used, $inCraft) ? $this->joiner->joints($converter, $to) : [];
-            if ($joints !== []) {
+            $onward = $this->isFree($converter, $used, $inCraft) ? $this->joiner->ways($converter, $to) : Ways::of();
+            if (! $onward->areNone()) {
                 $ways[] = Segment::start()
-                    ->to($converter, $this->certain($from, $converter), $inCraft ? $this->fed($converter) : null, true)
-                    ->to($to, $joints, $inCraft ? $this->fed($to) : null);
+                    ->to($converter, $this->joiner->ways($from, $converter), $inCraft ? $this->fed($converter) : null, true)
+                    ->to($to, $onward, $inCraft ? $this->fed($to) : null);
             }
         }
 
@@ -138,7 +138,7 @@ final class WireWays
             }
             foreach ($this->withOne($first, $to, [...$used, $first->id], $inCraft) as $rest) {
                 $ways[] = Segment::start()
-                    ->to($first, $this->certain($from, $first), $inCraft ? $this->fed($first) : null, true)
+                    ->to($first, $this->joiner->ways($from, $first), $inCraft ? $this->fed($first) : null, true)
                     ->then($rest);
             }
         }
@@ -151,7 +151,7 @@ final class WireWays
     {
         return $this->fedBy[$box->id()] ??= array_values(array_filter(
             $this->converters,
-            fn (Converter $converter): bool => $converter !== $box && $this->joiner->joints($box, $converter) !== [],
+            fn (Converter $converter): bool => $converter !== $box && ! $this->joiner->ways($box, $converter)->areNone(),
         ));
     }
 
@@ -159,14 +159,5 @@ final class WireWays
     private function isFree(Converter $converter, array $used, bool $inCraft): bool
     {
         return ! in_array($converter->id, $used, true) && ! ($inCraft && $this->isDestroyed($converter));
-    }
-
-    /** @return non-empty-list<Joint> */
-    private function certain(Box $from, Box $to): array
-    {
-        $joints = $this->joiner->joints($from, $to);
-        assert($joints !== []);
-
-        return $joints;
     }
 }

@@ -7,31 +7,22 @@ namespace Linguator\Core\Gear;
 /** The air protocol families and variants that some gear speaks. */
 final class AirNames
 {
-    /**
-     * @param  array<Box>  $boxes
-     * @return list<string>
-     */
-    public static function families(array $boxes): array
+    /** @return list<string> */
+    public static function families(Box ...$boxes): array
     {
-        return self::sorted(array_map(static fn (Protocol $protocol): string => $protocol->family, self::protocols($boxes)));
+        return self::sorted(...array_map(static fn (Protocol $protocol): string => $protocol->family, self::protocols(...$boxes)));
     }
 
-    /**
-     * @param  array<Box>  $boxes
-     * @return list<string> As family/variant.
-     */
-    public static function variants(array $boxes): array
+    /** @return list<string> As family/variant. */
+    public static function variants(Box ...$boxes): array
     {
-        $fixed = array_filter(self::protocols($boxes), static fn (Protocol $protocol): bool => $protocol->variant !== null && $protocol->variant !== Protocol::AUTO);
+        $fixed = array_filter(self::protocols(...$boxes), static fn (Protocol $protocol): bool => $protocol->variant !== null && $protocol->variant !== Protocol::AUTO);
 
-        return self::sorted(array_map(static fn (Protocol $protocol): string => "$protocol->family/$protocol->variant", $fixed));
+        return self::sorted(...array_map(static fn (Protocol $protocol): string => "$protocol->family/$protocol->variant", $fixed));
     }
 
-    /**
-     * @param  array<Box>  $boxes
-     * @return list<Protocol>
-     */
-    public static function protocols(array $boxes): array
+    /** @return list<Protocol> */
+    public static function protocols(Box ...$boxes): array
     {
         $protocols = [];
         foreach ($boxes as $box) {
@@ -47,11 +38,8 @@ final class AirNames
         return $protocols;
     }
 
-    /**
-     * @param  array<string>  $names
-     * @return list<string>
-     */
-    private static function sorted(array $names): array
+    /** @return list<string> */
+    private static function sorted(string ...$names): array
     {
         $names = array_values(array_unique($names));
         sort($names);

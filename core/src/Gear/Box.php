@@ -13,9 +13,5 @@ interface Box
 
     public function kind(): Kind;
 
-    /** @return list<OutputPort> In the sequence of the card: the first is how it is delivered. */
-    public function outputs(): array;
-
-    /** @return list<InputPort> */
-    public function inputs(): array;
+    public function ports(): Ports;
 }

@@ -70,14 +70,9 @@ final readonly class Controller implements Box
         return Kind::Controller;
     }
 
-    public function outputs(): array
+    public function ports(): Ports
     {
-        return [$this->output];
-    }
-
-    public function inputs(): array
-    {
-        return $this->inputs;
+        return new Ports([$this->output], $this->inputs);
     }
 
     /** Whether separate wires are all it reads: what it does not drive is then plugged past it. */

@@ -45,13 +45,8 @@ final readonly class Converter implements Box
         return Kind::Converter;
     }
 
-    public function outputs(): array
+    public function ports(): Ports
     {
-        return [$this->output];
-    }
-
-    public function inputs(): array
-    {
-        return [$this->input];
+        return new Ports([$this->output], [$this->input]);
     }
 }

@@ -50,7 +50,7 @@ final readonly class Handset implements Box
             $scale?->numberOrNull('centre') ?? Pulse::CENTRE_US,
             $scale?->numberOrNull('us_per_100'),
             self::radios($card),
-            [...self::ports($bay, Place::Bay), ...self::ports($trainer, Place::Trainer)],
+            [...self::outputsOf($bay, Place::Bay), ...self::outputsOf($trainer, Place::Trainer)],
             $bay !== null,
             is_int($supply) || is_float($supply) ? (float) $supply : (is_string($supply) ? $supply : null),
             $pack === null ? null : Pack::fromNode($pack),
@@ -72,14 +72,9 @@ final readonly class Handset implements Box
         return Kind::Handset;
     }
 
-    public function outputs(): array
+    public function ports(): Ports
     {
-        return $this->outputs;
-    }
-
-    public function inputs(): array
-    {
-        return [];
+        return new Ports($this->outputs);
     }
 
     /** The longest pulse at 100 % (µs): it decides whether a pulse train keeps its gap. */
@@ -111,7 +106,7 @@ final readonly class Handset implements Box
     }
 
     /** @return list<OutputPort> */
-    private static function ports(?Node $socket, Place $place): array
+    private static function outputsOf(?Node $socket, Place $place): array
     {
         $outputs = $socket?->items('outputs') ?? [];
 

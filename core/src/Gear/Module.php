@@ -63,14 +63,9 @@ final readonly class Module implements Box
         return Kind::Module;
     }
 
-    public function outputs(): array
+    public function ports(): Ports
     {
-        return [];
-    }
-
-    public function inputs(): array
-    {
-        return $this->inputs;
+        return new Ports(inputs: $this->inputs);
     }
 
     /** How it rearranges channels 1–4 when remapping is on and this protocol is sent; null if that is not known or it has no remapping. */

@@ -66,14 +66,9 @@ final readonly class Receiver implements Box
         return Kind::Receiver;
     }
 
-    public function outputs(): array
+    public function ports(): Ports
     {
-        return $this->outputs;
-    }
-
-    public function inputs(): array
-    {
-        return [];
+        return new Ports($this->outputs);
     }
 
     /** The output mode it is delivered in: that of its first output with one. */

@@ -52,14 +52,9 @@ final readonly class ServoSet implements Box
         return Kind::ServoSet;
     }
 
-    public function outputs(): array
+    public function ports(): Ports
     {
-        return [];
-    }
-
-    public function inputs(): array
-    {
-        return [$this->input];
+        return new Ports(inputs: [$this->input]);
     }
 
     public function hasThrottle(): bool

@@ -40,11 +40,11 @@ final class PwmReader implements PulseReader
 
     private function pulse(float $width, float $us, PulseSink $sink): void
     {
-        $widths = [1 => (int) round($width * 1000)];
+        $pulse = new Pulses([1 => (int) round($width * 1000)], $us);
         if ($width >= self::SHORTEST_US && $width <= self::LONGEST_US) {
-            $sink->pulses($widths, $us);
+            $sink->pulses($pulse);
         } else {
-            $sink->badPulses('pulse', $widths, $us);
+            $sink->badPulses('pulse', $pulse);
         }
     }
 }

@@ -30,8 +30,8 @@ final class TrainReader implements PulseReader
 
     private bool $isInside = false;
 
-    /** @var array{array<int, int>, float}|null A frame whose gap was too short, and when it began: what follows tells why. */
-    private ?array $short = null;
+    /** A frame whose gap was too short: what follows tells why. */
+    private ?Pulses $short = null;
 
     /**
      * @param  int  $separator  Level of the separators.
@@ -74,7 +74,7 @@ final class TrainReader implements PulseReader
         $this->settle($sink);
         // The gap behind the last frame is cut off: its channels are whole all the same.
         if ($this->frameAt !== null && $this->widths !== [] && count($this->widths) === $this->channels && $this->isUsual()) {
-            $sink->pulses($this->widths, $this->frameAt);
+            $sink->pulses(new Pulses($this->widths, $this->frameAt));
         }
     }
 
@@ -101,7 +101,7 @@ final class TrainReader implements PulseReader
             ! $this->isUsual() => 'pulse',
             default => null,
         };
-        $begun = $this->frameAt ?? 0.0;
+        $frame = new Pulses($this->widths, $this->frameAt ?? 0.0);
         if ($this->short !== null && $fault === 'channels') {
             $this->explain($sink);
 
@@ -109,11 +109,11 @@ final class TrainReader implements PulseReader
         }
         $this->settle($sink);
         if ($fault === 'sync') {
-            $this->short = [$this->widths, $begun];
+            $this->short = $frame;
         } elseif ($fault === null && $this->widths !== []) {
-            $sink->pulses($this->widths, $begun);
+            $sink->pulses($frame);
         } else {
-            $sink->badPulses((string) $fault, $this->widths, $begun);
+            $sink->badPulses((string) $fault, $frame);
         }
     }
 
@@ -121,7 +121,7 @@ final class TrainReader implements PulseReader
     private function explain(PulseSink $sink): void
     {
         if ($this->short !== null) {
-            $sink->badPulses('channels', ...$this->short);
+            $sink->badPulses('channels', $this->short);
             $this->short = null;
         }
     }
@@ -130,7 +130,7 @@ final class TrainReader implements PulseReader
     private function settle(PulseSink $sink): void
     {
         if ($this->short !== null) {
-            $sink->badPulses('sync', ...$this->short);
+            $sink->badPulses('sync', $this->short);
             $this->short = null;
         }
     }

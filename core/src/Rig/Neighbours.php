@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Rig;
 
-use Linguator\Core\Chain\Joint;
+use Linguator\Core\Chain\Ways;
 use Linguator\Core\Finding\Code;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Receiver;
@@ -13,17 +13,17 @@ use Linguator\Core\Gear\Receiver;
 final readonly class Neighbours
 {
     /**
-     * @param  list<Joint>  $ways  Every one that this gear allows.
-     * @param  list<Joint>  $recorded  Those by what was recorded; all of them where nothing was, or nothing possible.
+     * @param  Ways  $ways  Every one that this gear allows.
+     * @param  Ways  $recorded  Those by what was recorded; all of them where nothing was, or nothing possible.
      * @param  list<Code>  $misses  Why they do not join.
      */
-    public function __construct(public Box $from, public Box $to, public array $ways, public array $recorded, public array $misses)
+    public function __construct(public Box $from, public Box $to, public Ways $ways, public Ways $recorded, public array $misses)
     {
     }
 
     public function join(): bool
     {
-        return $this->ways !== [];
+        return ! $this->ways->areNone();
     }
 
     public function isAir(): bool

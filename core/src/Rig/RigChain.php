@@ -62,7 +62,7 @@ final readonly class RigChain
     /** @return list<Joint> One for each coupling; none while something does not join. */
     public function joints(): array
     {
-        return $this->path->joints ?? [];
+        return $this->path->joints->all ?? [];
     }
 
     public function findings(): Findings
@@ -110,16 +110,16 @@ final readonly class RigChain
 
     private static function neighbours(RigDocument $rig, Box $from, Box $to, WireJoiner $wires, AirJoiner $air): Neighbours
     {
-        $ways = $to instanceof Receiver ? $air->joints($from, $to) : $wires->joints($from, $to);
-        if ($ways === []) {
+        $ways = $to instanceof Receiver ? $air->ways($from, $to) : $wires->ways($from, $to);
+        if ($ways->areNone()) {
             $misfit = $to instanceof Receiver ? $air->nearestMisfit($from, $to) : $wires->nearestMisfit($from, $to);
 
-            return new Neighbours($from, $to, [], [], $misfit->codes ?? [Code::M14]);
+            return new Neighbours($from, $to, $ways, $ways, $misfit->codes ?? [Code::M14]);
         }
         $via = $rig->recordedVia($from->id(), $to->id());
-        $recorded = array_values(array_filter($ways, static fn (Joint $joint): bool => $joint->via === $via));
+        $recorded = $ways->where(static fn (Joint $joint): bool => $joint->via === $via);
 
-        return new Neighbours($from, $to, $ways, $recorded === [] ? $ways : $recorded, []);
+        return new Neighbours($from, $to, $ways, $recorded->areNone() ? $ways : $recorded, []);
     }
 
     /** @param  list<Neighbours>  $couplings */
@@ -128,7 +128,7 @@ final readonly class RigChain
         $whole = Segment::start();
         $boxes = $rig->boxes;
         foreach ($couplings as $k => $neighbours) {
-            if ($neighbours->recorded === []) {
+            if ($neighbours->recorded->areNone()) {
                 return null;
             }
             $whole = $whole->to($neighbours->to, $neighbours->recorded, self::boxFindings($rig, $neighbours->to, $k + 1 >= ($boxes->lastReceiverAt() ?? PHP_INT_MAX)));

@@ -38,9 +38,9 @@ final class BenchSearch
     public function card(GearCard $card): void
     {
         $box = $card->box();
-        $formats = array_map(static fn ($port): string => $port->format->name, [...$box->outputs(), ...$box->inputs()]);
+        $formats = array_map(static fn ($port): string => $port->format->name, [...$box->ports()->outputs, ...$box->ports()->inputs]);
         $this->offer('card', $card->id, $card->name, BoxLine::of($box), [
-            $card->name, ...$card->aliases(), $card->id, $card->kind->label(), ...$formats, ...AirNames::variants([$box]), ...AirNames::families([$box]),
+            $card->name, ...$card->aliases(), $card->id, $card->kind->label(), ...$formats, ...AirNames::variants($box), ...AirNames::families($box),
         ]);
     }
 

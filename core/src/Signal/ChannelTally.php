@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Signal;
 
+use Linguator\Core\Line\Pulses;
 use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Quantity\Steps;
 
@@ -54,37 +55,31 @@ final class ChannelTally
         $this->timeline = new Timeline;
     }
 
-    /**
-     * @param  array<int, array<int, int>>  $columns  Counts by channel, from 1, and frame, from 0.
-     * @param  int  $frames  How many frames these are.
-     * @param  list<float>  $times  One for each frame, µs; empty where there are none.
-     */
-    public function add(array $columns, int $frames, array $times): void
+    public function add(Block $block): void
     {
         if ($this->waiting === 0) {
-            $this->columns = $columns;
-            $this->times = $times;
+            $this->columns = $block->columns;
+            $this->times = $block->times;
         } else {
-            foreach ($columns as $channel => $column) {
+            foreach ($block->columns as $channel => $column) {
                 foreach ($column as $k => $count) {
                     $this->columns[$channel][$this->waiting + $k] = $count;
                 }
             }
-            array_push($this->times, ...$times);
+            array_push($this->times, ...$block->times);
         }
-        $this->waiting += $frames;
+        $this->waiting += $block->frames;
         if ($this->waiting >= self::BLOCK) {
             $this->flush();
         }
     }
 
-    /** @param  array<int, int>  $counts  By channel, from 1. */
-    public function addOne(array $counts, float $us): void
+    public function addPulses(Pulses $pulses): void
     {
-        foreach ($counts as $channel => $count) {
+        foreach ($pulses->ns as $channel => $count) {
             $this->columns[$channel][$this->waiting] = $count;
         }
-        $this->times[] = $us;
+        $this->times[] = $pulses->us;
         if (++$this->waiting >= self::BLOCK) {
             $this->flush();
         }
@@ -144,22 +139,20 @@ final class ChannelTally
         if ($this->waiting === 0) {
             return;
         }
-        [$lows, $highs] = [[], []];
         foreach ($this->columns as $channel => $column) {
             if ($column !== []) {
-                $lows[$channel] = min($column);
-                $highs[$channel] = max($column);
-                $this->column($this->channels[$channel] ??= new ChannelFigures, $column, $lows[$channel], $highs[$channel]);
+                $this->column($this->channels[$channel] ??= new ChannelFigures, $column);
             }
         }
-        $this->timeline->add($this->columns, $this->waiting, $this->times, $lows, $highs);
+        $this->timeline->add(new Block($this->columns, $this->waiting, $this->times));
         $this->frames += $this->waiting;
         [$this->columns, $this->times, $this->waiting] = [[], [], 0];
     }
 
     /** @param  non-empty-array<int, int>  $column  By frame of the block. */
-    private function column(ChannelFigures $figures, array $column, int $low, int $high): void
+    private function column(ChannelFigures $figures, array $column): void
     {
+        [$low, $high] = [min($column), max($column)];
         $figures->add($low, $high, (float) array_sum($column), count($column), $column[array_key_first($column)], $column[array_key_last($column)]);
         if ($this->times !== []) {
             $figures->noise->addAll($this->times, $column);

@@ -77,8 +77,8 @@ final readonly class DeskView implements \JsonSerializable
             'frame' => $span->frame,
             't_ms' => Steps::msOf($span->us),
             'gap_ms' => Steps::msOf($span->gapUs),
-            'low' => array_map($channels->us(...), $span->low),
-            'high' => array_map($channels->us(...), $span->high),
+            'low' => array_map($channels->us(...), $span->bounds->low),
+            'high' => array_map($channels->us(...), $span->bounds->high),
         ], $channels->spans());
     }
 

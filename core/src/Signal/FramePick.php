@@ -6,6 +6,7 @@ namespace Linguator\Core\Signal;
 
 use Linguator\Core\Format\FrameRun;
 use Linguator\Core\Format\FrameSink;
+use Linguator\Core\Line\Pulses;
 use Linguator\Core\Line\PulseSink;
 
 /** Some sound frames of a capture, from one on. */
@@ -31,10 +32,10 @@ final class FramePick implements FrameSink, PulseSink
         $this->stopIfFull();
     }
 
-    public function pulses(array $widths, float $us): void
+    public function pulses(Pulses $pulses): void
     {
         if ($this->index >= $this->from) {
-            $this->picked[] = PickedFrame::ofPulses($this->index, $us, $widths);
+            $this->picked[] = PickedFrame::ofPulses($this->index, $pulses);
         }
         $this->index++;
         $this->stopIfFull();
@@ -45,7 +46,7 @@ final class FramePick implements FrameSink, PulseSink
         // Only sound frames have an index.
     }
 
-    public function badPulses(string $reason, array $widths, float $us): void
+    public function badPulses(string $reason, Pulses $pulses): void
     {
         // Only sound frames have an index.
     }

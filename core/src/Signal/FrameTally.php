@@ -8,6 +8,7 @@ use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FrameLayout;
 use Linguator\Core\Format\FrameRun;
 use Linguator\Core\Format\FrameSink;
+use Linguator\Core\Line\Pulses;
 use Linguator\Core\Line\PulseSink;
 
 /** Everything that is counted and measured while the frames of a capture go by. */
@@ -70,7 +71,7 @@ final class FrameTally implements FrameSink, PulseSink
         }
         for ($k = 0; $k < $count; $k += ChannelTally::BLOCK) {
             $some = $run->part($k, min($count, $k + ChannelTally::BLOCK));
-            $this->channels->add($this->layout->countsOfRun($some->bytes, $some->size), $some->count(), $some->times);
+            $this->channels->add(new Block($this->layout->countsOfRun($some->bytes, $some->size), $some->count(), $some->times));
         }
         foreach ($run->times as $us) {
             $this->periods->add($us);
@@ -81,12 +82,12 @@ final class FrameTally implements FrameSink, PulseSink
         $this->good += $count;
     }
 
-    public function pulses(array $widths, float $us): void
+    public function pulses(Pulses $pulses): void
     {
-        $this->channels->addOne($widths, $us);
-        $this->periods->add($us);
+        $this->channels->addPulses($pulses);
+        $this->periods->add($pulses->us);
         if ($this->good < $this->shown) {
-            $this->firstFrames[] = PickedFrame::ofPulses($this->good, $us, $widths);
+            $this->firstFrames[] = PickedFrame::ofPulses($this->good, $pulses);
         }
         $this->good++;
     }
@@ -96,9 +97,9 @@ final class FrameTally implements FrameSink, PulseSink
         $this->miss($reason, $offset, $frames, $us);
     }
 
-    public function badPulses(string $reason, array $widths, float $us): void
+    public function badPulses(string $reason, Pulses $pulses): void
     {
-        $this->miss($reason, null, 1, $us);
+        $this->miss($reason, null, 1, $pulses->us);
     }
 
     public function other(string $type, string $frame, int $offset, ?float $us): void

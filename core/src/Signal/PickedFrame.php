@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Signal;
 
 use Linguator\Core\Format\FrameRun;
+use Linguator\Core\Line\Pulses;
 
 /** A sound frame of a capture: bytes, or the pulses of a train. */
 final readonly class PickedFrame
@@ -26,9 +27,8 @@ final readonly class PickedFrame
         return new self($index, $run->us($k), $run->offset + $k * $run->size, $run->frame($k), []);
     }
 
-    /** @param  array<int, int>  $widths  ns by channel, from 1. */
-    public static function ofPulses(int $index, float $us, array $widths): self
+    public static function ofPulses(int $index, Pulses $pulses): self
     {
-        return new self($index, $us, null, null, $widths);
+        return new self($index, $pulses->us, null, null, $pulses->ns);
     }
 }

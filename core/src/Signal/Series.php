@@ -8,6 +8,7 @@ use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FrameLayout;
 use Linguator\Core\Format\FrameRun;
 use Linguator\Core\Format\FrameSink;
+use Linguator\Core\Line\Pulses;
 use Linguator\Core\Line\PulseSink;
 
 /** The values of a capture over time, thinned out so that there are never more rows than asked for. */
@@ -54,10 +55,10 @@ final class Series implements FrameSink, PulseSink
         }
     }
 
-    public function pulses(array $widths, float $us): void
+    public function pulses(Pulses $pulses): void
     {
         if ($this->isDue()) {
-            $this->keep(array_map(static fn (int $width): float => $width / 1000, $widths), $us / 1000);
+            $this->keep(array_map(static fn (int $ns): float => $ns / 1000, $pulses->ns), $pulses->us / 1000);
         }
         $this->frames++;
     }
@@ -67,7 +68,7 @@ final class Series implements FrameSink, PulseSink
         $this->frames += $frames;
     }
 
-    public function badPulses(string $reason, array $widths, float $us): void
+    public function badPulses(string $reason, Pulses $pulses): void
     {
         // A train carries its times: nothing to count on.
     }

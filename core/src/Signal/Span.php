@@ -11,23 +11,16 @@ final readonly class Span
      * @param  int  $frame  The first one, from 0.
      * @param  float|null  $us  When it begins; null: the capture has no times.
      * @param  float|null  $gapUs  The longest time from frame to frame.
-     * @param  array<int, int>  $low  Lowest count by channel.
-     * @param  array<int, int>  $high  Highest count by channel.
      */
-    public function __construct(public int $frame, public ?float $us, public ?float $gapUs, public array $low, public array $high)
+    public function __construct(public int $frame, public ?float $us, public ?float $gapUs, public Bounds $bounds)
     {
     }
 
     /** Both together, the other one following this one. */
     public function with(self $next): self
     {
-        [$low, $high] = [$this->low, $this->high];
-        foreach ($next->low as $channel => $count) {
-            $low[$channel] = min($low[$channel] ?? $count, $count);
-            $high[$channel] = max($high[$channel] ?? $next->high[$channel], $next->high[$channel]);
-        }
         $gap = $this->gapUs === null || $next->gapUs === null ? $this->gapUs ?? $next->gapUs : max($this->gapUs, $next->gapUs);
 
-        return new self($this->frame, $this->us, $gap, $low, $high);
+        return new self($this->frame, $this->us, $gap, $this->bounds->with($next->bounds));
     }
 }

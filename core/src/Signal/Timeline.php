@@ -19,18 +19,11 @@ final class Timeline
 
     private ?float $last = null;
 
-    /**
-     * @param  array<int, array<int, int>>  $columns  Counts by channel and frame.
-     * @param  list<float>  $times
-     * @param  array<int, int>  $lows  Of the whole block, by channel.
-     * @param  array<int, int>  $highs
-     */
-    public function add(array $columns, int $frames, array $times, array $lows, array $highs): void
+    public function add(Block $block): void
     {
-        for ($from = 0; $from < $frames; $from += $length) {
-            $length = min($frames - $from, $this->each - $this->frames % $this->each);
-            [$low, $high] = $length === $frames ? [$lows, $highs] : self::bounds($columns, $frames, $from, $length);
-            $this->put(new Span($this->frames, $times[$from] ?? null, $this->longestGap($times, $from, $length), $low, $high));
+        for ($from = 0; $from < $block->frames; $from += $length) {
+            $length = min($block->frames - $from, $this->each - $this->frames % $this->each);
+            $this->put(new Span($this->frames, $block->times[$from] ?? null, $this->longestGap($block, $from, $length), $block->bounds($from, $length)));
             $this->frames += $length;
         }
     }
@@ -65,37 +58,16 @@ final class Timeline
         );
     }
 
-    /** @param  list<float>  $times */
-    private function longestGap(array $times, int $from, int $length): ?float
+    private function longestGap(Block $block, int $from, int $length): ?float
     {
         $longest = null;
-        for ($k = $from; $k < $from + $length && isset($times[$k]); $k++) {
-            if ($this->last !== null && ($longest === null || $longest < $times[$k] - $this->last)) {
-                $longest = $times[$k] - $this->last;
+        for ($k = $from; $k < $from + $length && isset($block->times[$k]); $k++) {
+            if ($this->last !== null && ($longest === null || $longest < $block->times[$k] - $this->last)) {
+                $longest = $block->times[$k] - $this->last;
             }
-            $this->last = $times[$k];
+            $this->last = $block->times[$k];
         }
 
         return $longest;
-    }
-
-    /**
-     * @param  array<int, array<int, int>>  $columns
-     * @return array{array<int, int>, array<int, int>}
-     */
-    private static function bounds(array $columns, int $frames, int $from, int $length): array
-    {
-        [$low, $high] = [[], []];
-        foreach ($columns as $channel => $column) {
-            $some = count($column) === $frames
-                ? array_slice($column, $from, $length)
-                : array_filter($column, static fn (int $k): bool => $k >= $from && $k < $from + $length, ARRAY_FILTER_USE_KEY);
-            if ($some !== []) {
-                $low[$channel] = min($some);
-                $high[$channel] = max($some);
-            }
-        }
-
-        return [$low, $high];
     }
 }

@@ -72,8 +72,8 @@ final readonly class Walk
 
     private static function values(CsvChannels $capture, PulseSink $sink): Passage
     {
-        foreach ($capture->rows() as [$us, $values]) {
-            $sink->pulses($values, $us);
+        foreach ($capture->rows() as $row) {
+            $sink->pulses($row);
         }
 
         return new Passage;

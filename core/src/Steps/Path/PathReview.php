@@ -75,7 +75,7 @@ final readonly class PathReview
 
     private function coupling(Neighbours $neighbours, int $position): Coupling
     {
-        $joint = $this->chain->joints()[$position] ?? $neighbours->recorded[0] ?? null;
+        $joint = $this->chain->joints()[$position] ?? $neighbours->recorded->all[0] ?? null;
         $findings = $this->findingsOf($joint, $neighbours)->without(Code::O1);
         $changes = array_map((new SettingNames($this->rig))->change(...), $joint->changes ?? []);
         $toSet = count(array_filter($changes, static fn (SettingToMake $change): bool => ! $change->done));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Steps\Timing;
 
 use Linguator\Core\Chain\Joint;
+use Linguator\Core\Chain\Ways;
 use Linguator\Core\Gear\Handset;
 use Linguator\Core\Gear\OutputPort;
 use Linguator\Core\Rig\RigDocument;
@@ -96,7 +97,7 @@ final readonly class TimingReview
     private function waysOf(int $k, Joint $chosen): array
     {
         $ways = [];
-        foreach ($this->rig->chain()->couplings[$k]->ways ?? [] as $joint) {
+        foreach ($this->rig->chain()->couplings[$k]->ways ?? Ways::of() as $joint) {
             $isOther = $joint->via !== $chosen->via || ($joint->link['port'] ?? null) !== ($chosen->link['port'] ?? null);
             if ($isOther) {
                 $label = $joint->isAir() ? SettingNames::air($joint->via) : $joint->output->format->name ?? $joint->via;

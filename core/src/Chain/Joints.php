@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Chain;
+
+use Linguator\Core\Gear\Box;
+
+/**
+ * The joints along a whole chain, from the handset on: joint k ends in box k + 1.
+ *
+ * @implements \IteratorAggregate<int, Joint>
+ */
+final readonly class Joints implements \Countable, \IteratorAggregate
+{
+    /** @param  non-empty-list<Joint>  $all */
+    public function __construct(public array $all)
+    {
+    }
+
+    public function first(): Joint
+    {
+        return $this->all[0];
+    }
+
+    public function last(): Joint
+    {
+        return $this->all[count($this->all) - 1];
+    }
+
+    public function boxes(): Boxes
+    {
+        return new Boxes([$this->first()->from, ...array_map(static fn (Joint $joint): Box => $joint->to, $this->all)]);
+    }
+
+    public function count(): int
+    {
+        return count($this->all);
+    }
+
+    /** @return \ArrayIterator<int, Joint> */
+    public function getIterator(): \ArrayIterator
+    {
+        return new \ArrayIterator($this->all);
+    }
+}

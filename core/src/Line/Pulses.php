@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Line;
+
+/** One frame of a pulse signal. */
+final readonly class Pulses
+{
+    /**
+     * @param  array<int, int>  $ns  Widths by channel, from 1.
+     * @param  float  $us  When it begins.
+     */
+    public function __construct(public array $ns, public float $us)
+    {
+    }
+}
