@@ -43,15 +43,15 @@ final readonly class ChangeRig
                 throw self::conflict($fresh, $revision);
             }
             $result = $patch->apply($fresh->plain());
-            if ((array) $result['before'] === [] && (array) $result['after'] === [] && $result['lists'] === [] && $kind === EntryKind::Change) {
+            if ((array) $result->before === [] && (array) $result->after === [] && $result->lists === [] && $kind === EntryKind::Change) {
                 return $fresh;
             }
-            $document = $this->reader->fromDocument($result['document']);
+            $document = $this->reader->fromDocument($result->document);
             // Cards named by id alone have become whole cards: what is kept is what stands there now.
-            foreach (array_keys(get_object_vars($result['after'])) as $place) {
-                $result['after']->{$place} = RigPatch::get($document->document, $place);
+            foreach (array_keys(get_object_vars($result->after)) as $place) {
+                $result->after->{$place} = RigPatch::get($document->document, $place);
             }
-            $change = EntryChange::of($result['before'], $result['after'], $result['lists']);
+            $change = EntryChange::of($result->before, $result->after, $result->lists);
             self::append($fresh, self::entry($kind, $text, $change, $undoes));
             $sharing = $fresh->sharingMemory();
             $fresh->update(Rig::columns($document) + ['revision' => $revision + 1]);
@@ -70,17 +70,17 @@ final readonly class ChangeRig
     {
         foreach ($sharing as $rig) {
             $result = $patch->apply($rig->plain());
-            if ((array) $result['after'] === [] && (array) $result['before'] === []) {
+            if ((array) $result->after === [] && (array) $result->before === []) {
                 continue;
             }
-            self::append($rig, self::entry(EntryKind::Shared, $text, EntryChange::of($result['before'], $result['after'])));
-            $rig->update(Rig::columns($this->reader->fromDocument($result['document'])) + ['revision' => $rig->revision + 1]);
+            self::append($rig, self::entry(EntryKind::Shared, $text, EntryChange::of($result->before, $result->after)));
+            $rig->update(Rig::columns($this->reader->fromDocument($result->document)) + ['revision' => $rig->revision + 1]);
         }
     }
 
     private static function entry(EntryKind $kind, string $text, EntryChange $change, ?int $undoes = null): \stdClass
     {
-        return (object) (['at' => Moment::now(), 'kind' => $kind->value, 'text' => $text] + $change->toArray() + ($undoes === null ? [] : ['undoes' => $undoes]));
+        return (object) (['at' => Moment::now(), 'kind' => $kind->value, 'text' => $text] + get_object_vars($change->told()) + ($undoes === null ? [] : ['undoes' => $undoes]));
     }
 
     private static function append(Rig $rig, \stdClass $entry): void

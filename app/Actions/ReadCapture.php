@@ -19,10 +19,10 @@ use Linguator\Core\Line\PulseSink;
 use Linguator\Core\Signal\Begin;
 use Linguator\Core\Signal\CaptureDesk;
 use Linguator\Core\Signal\Carrier;
-use Linguator\Core\Signal\Decoding;
 use Linguator\Core\Signal\Enough;
 use Linguator\Core\Signal\Recognised;
 use Linguator\Core\Signal\Series;
+use Linguator\Core\Signal\Unrecognised;
 use Linguator\Core\Signal\ValueLog;
 use Linguator\Core\Signal\ValueRows;
 use Linguator\Core\Signal\Walk;
@@ -35,7 +35,7 @@ final readonly class ReadCapture
     }
 
     /** @throws DocumentError */
-    public function decode(Capture $capture, \stdClass $options, ?DecodeProgress $progress = null): Decoding
+    public function decode(Capture $capture, \stdClass $options, ?DecodeProgress $progress = null): Recognised|ValueLog|Unrecognised
     {
         $tell = $progress === null ? null : static fn (int $bytes) => $progress->at($bytes, $capture->size);
 

@@ -11,12 +11,12 @@ use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Rig\KeepCapturedValues;
 use Linguator\Core\Signal\DecodeAnswer;
-use Linguator\Core\Signal\Decoding;
 use Linguator\Core\Signal\DeskView;
 use Linguator\Core\Signal\FlagEvidence;
 use Linguator\Core\Signal\Readings;
 use Linguator\Core\Signal\Recognised;
 use Linguator\Core\Signal\StickReading;
+use Linguator\Core\Signal\Unrecognised;
 use Linguator\Core\Signal\ValueLog;
 use Linguator\Core\Steps\Failsafe\TestFailsafe;
 use Linguator\Core\Steps\Travel\KeepReading;
@@ -39,7 +39,7 @@ final readonly class UseCapture
     }
 
     /** Kept with the history as evidence. */
-    public function attach(Rig $rig, int $revision, Capture $capture, Decoding $decoding): Rig
+    public function attach(Rig $rig, int $revision, Capture $capture, Recognised|ValueLog|Unrecognised $decoding): Rig
     {
         $words = "Capture $capture->name: ".DeskView::sentence($decoding);
 
@@ -87,7 +87,7 @@ final readonly class UseCapture
     }
 
     /** @param  \Closure(): Rig  $write */
-    private function written(Capture $capture, Decoding $decoding, \Closure $write): Rig
+    private function written(Capture $capture, Recognised|ValueLog|Unrecognised $decoding, \Closure $write): Rig
     {
         $content = $capture->size <= KeepAttachment::MAX_BYTES ? (string) stream_get_contents($capture->stream()) : null;
         $answer = Json::pretty(new DecodeAnswer($decoding));

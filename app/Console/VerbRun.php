@@ -28,7 +28,7 @@ final class VerbRun
         try {
             [$document, $status] = [$answer(), 0];
         } catch (DocumentError $error) {
-            [$document, $status] = [$error->toArray(), self::BAD_INPUT];
+            [$document, $status] = [$error->told(), self::BAD_INPUT];
         } catch (\Throwable $error) {
             fwrite(STDERR, "$error\n");
             [$document, $status] = [['error' => ['code' => 'failed', 'message' => 'Something went wrong here; this is a fault of Linguator\'s.', 'path' => '']], self::FAULT];

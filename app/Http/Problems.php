@@ -29,7 +29,7 @@ final class Problems
         // A full disk cannot take the report either, and who asked is told.
         $exceptions->dontReportWhen(static fn (\Throwable $error): bool => Trouble::of($error) !== null);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => self::isOfApi($request));
-        $exceptions->render(static fn (DocumentError $error): JsonResponse => Answer::json($error->toArray(), 422));
+        $exceptions->render(static fn (DocumentError $error): JsonResponse => Answer::json($error->told(), 422));
         $exceptions->render(static fn (Conflict $conflict): JsonResponse => Answer::json($conflict->toArray(), 409));
         $exceptions->render(static fn (TokenMismatchException $error, Request $request): ?JsonResponse => self::isOfApi($request) ? self::sentence(419) : null);
         $exceptions->render(static fn (HttpExceptionInterface $error, Request $request): ?JsonResponse => self::isOfApi($request) ? self::sentence($error->getStatusCode()) : null);

@@ -27,7 +27,7 @@ final class DemoRigs
     /** The rig with a change made to it, checked against the schema as every change is. */
     public static function changed(RigDocument $rig, RigPatch $patch): RigDocument
     {
-        return (new RigReader(new Schemas, self::shelf()))->fromDocument(json_decode((string) json_encode($patch->apply($rig->document)['document'])));
+        return (new RigReader(new Schemas, self::shelf()))->fromDocument(json_decode((string) json_encode($patch->apply($rig->document)->document)));
     }
 
     /** The rig after somebody did this to it, with the demo's shelf at hand. */

@@ -19,7 +19,7 @@ final readonly class FrameReader
     public function __construct(private FormatCard $card)
     {
         $this->layout = new FrameLayout($card);
-        $this->stuffing = Stuffing::of($card);
+        $this->stuffing = $card->stuffing;
     }
 
     /** @return Frame|string The frame, or why it is none: `short`, `long`, `header`, `length`, `type`, `checksum`, `ending`, `channels`. */

@@ -9,6 +9,7 @@ use Linguator\Core\Proof\CheckKind;
 use Linguator\Core\Proof\CheckMade;
 use Linguator\Core\Rig\EntryChange;
 use Linguator\Core\Rig\ListChange;
+use Linguator\Core\Rig\PatchDone;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigFace;
 use Linguator\Core\Rig\RigHistory;
@@ -17,9 +18,9 @@ use Linguator\Core\Rig\RigLog;
 use Linguator\Core\Rig\RigPatch;
 
 /** An entry of the history, as a change of this kind writes it. */
-function entryOf(array $result, string $kind = 'change', ?int $undoes = null): \stdClass
+function entryOf(PatchDone $result, string $kind = 'change', ?int $undoes = null): \stdClass
 {
-    return (object) (['at' => '2026-11-28T10:00:00Z', 'kind' => $kind] + EntryChange::of($result['before'], $result['after'], $result['lists'])->toArray() + ($undoes === null ? [] : ['undoes' => $undoes]));
+    return (object) (['at' => '2026-11-28T10:00:00Z', 'kind' => $kind] + (array) EntryChange::of($result->before, $result->after, $result->lists)->told() + ($undoes === null ? [] : ['undoes' => $undoes]));
 }
 
 /** @return list<\stdClass> Some items of a list, some of them equal. */
@@ -76,7 +77,7 @@ it('finds a rig with growing and changing lists again at every moment, undone an
             };
             $result = $patch->apply($document);
             $entries[] = entryOf($result, $undo === null ? 'change' : 'undo', $undo);
-            $document = $result['document'];
+            $document = $result->document;
             $states[] = $document;
         }
         $history = new RigHistory($document, new RigLog($entries));
@@ -95,8 +96,8 @@ it('makes an old history lean without changing a moment of it, and leaves alone 
     for ($k = 0; $k < 20; $k++) {
         $checks = [...($document->checks ?? []), (object) ['check' => 'range', 'result' => 'pass', 'observed' => "at $k m"]];
         $result = RigPatch::of(['checks' => $checks])->apply($document);
-        $entries[] = (object) ['at' => '2026-11-28T10:00:00Z', 'kind' => 'test', 'before' => $result['before'], 'after' => $result['after']];
-        $document = $result['document'];
+        $entries[] = (object) ['at' => '2026-11-28T10:00:00Z', 'kind' => 'test', 'before' => $result->before, 'after' => $result->after];
+        $document = $result->document;
         $states[] = $document;
     }
     // Written by hand: the list it speaks of was never there.
@@ -118,7 +119,7 @@ it('judges a rig of many years by its face as by the whole of it', function (str
     mt_srand(5);
     foreach (range(1, 120) as $k) {
         $kind = CheckKind::cases()[mt_rand(0, count(CheckKind::cases()) - 1)];
-        $document = (new CheckMade($kind, $kind->isPerHop() ? mt_rand(1, 2) : null, mt_rand(0, 9) > 0, null, "seen $k", 'Wren', sprintf('2026-01-01T10:%02d:00Z', $k % 60)))->on(RigDocument::of($document))->apply($document)['document'];
+        $document = (new CheckMade($kind, $kind->isPerHop() ? mt_rand(1, 2) : null, mt_rand(0, 9) > 0, null, "seen $k", 'Wren', sprintf('2026-01-01T10:%02d:00Z', $k % 60)))->on(RigDocument::of($document))->apply($document)->document;
         $document->measurements[] = (object) ['at' => '2026-01-01T10:00:00Z', 'channel' => mt_rand(1, 4), 'lo_us' => 1000 + mt_rand(0, 600), 'mid_us' => 1500, 'hi_us' => 1990 + mt_rand(0, 9), 'settings' => (object) ['lo_pct' => mt_rand(0, 1) === 0 ? 100 : 90, 'hi_pct' => 100, 'subtrim' => 0]];
         if ($k % 20 === 0) {
             $document->sign_offs[] = (object) ['at' => '2026-01-02T10:00:00Z', 'by' => 'Wren', 'made_with' => (object) ['order' => 'AETR']];
@@ -135,7 +136,7 @@ it('knows a rig again that came without an id, at every moment of its history', 
     unset($plain->log);
     $log = $document->log ?? [];
     $result = RigPatch::of([])->adding('checks', [(object) ['check' => 'range', 'result' => 'pass']])->apply($plain);
-    $later = $result['document'];
+    $later = $result->document;
     $later->log = [...$log, entryOf($result)];
     expect(RigIdentity::of($later))->toBe(RigIdentity::of($document))->toMatch('/^[0-9a-f]{16}$/D')
         ->and(RigIdentity::of(DemoRigs::get('dunlin')->document))->not->toBe(RigIdentity::of($document))
@@ -145,9 +146,9 @@ it('knows a rig again that came without an id, at every moment of its history', 
 it('tells the day on which a setting changed, also where the entry tells of a list only what differs', function () {
     $document = DemoRigs::get('avocet')->document;
     $result = RigPatch::of(['settings.channels' => array_map(static fn (\stdClass $channel): \stdClass => (object) (['ends_us' => [1010, 1500, 1990]] + get_object_vars($channel)), $document->settings->channels)])->apply($document);
-    $entry = (object) (['at' => '2026-11-20T10:00:00Z', 'kind' => 'change', 'text' => 'Ends'] + EntryChange::of($result['before'], $result['after'])->toArray());
+    $entry = (object) (['at' => '2026-11-20T10:00:00Z', 'kind' => 'change', 'text' => 'Ends'] + (array) EntryChange::of($result->before, $result->after)->told());
     expect(array_keys(get_object_vars($entry->lists)))->toBe(['settings.channels'])->and(get_object_vars($entry->before))->toBe([]);
-    $changed = $result['document'];
+    $changed = $result->document;
     $changed->log = [...($changed->log ?? []), $entry];
     $checks = json_encode(DemoRigs::review(RigDocument::of($changed))['readiness']['checks'], JSON_UNESCAPED_UNICODE);
     expect($checks)->toContain('the ends of a channel changed on 20 Nov 2026');

@@ -40,7 +40,7 @@ it('does to a rig what a person means, and says so', function (string $rig, stri
     expect($deed->sentence)->toBe($sentence)
         ->and(RigPatch::same(IntentExamples::at($document, $place), json_decode((string) json_encode($after))))->toBeTrue($place.': '.json_encode(IntentExamples::at($document, $place)));
     // Taken back, the document is as it was, but for an object that is left empty.
-    $back = RigPatch::takingBack($result['before'], $result['after'], array_map(ListChange::takingBack(...), $result['lists']))->apply($document)['document'];
+    $back = RigPatch::takingBack($result->before, $result->after, array_map(ListChange::takingBack(...), $result->lists))->apply($document)->document;
     $back->settings = (object) array_filter((array) $back->settings, fn (mixed $value): bool => ! $value instanceof stdClass || (array) $value !== []);
     expect(RigPatch::same($back, $before->document))->toBeTrue();
 })->with(fn () => array_combine(array_map(fn (int $k, array $example): string => "$k: {$example[1]}", array_keys(IntentExamples::ALL), IntentExamples::ALL), IntentExamples::ALL));

@@ -58,7 +58,7 @@ it('makes stale exactly the checks that depend on a setting, and whole again whe
     sort($stale);
     expect($lost)->toBe($stale);
     expect(DemoRigs::readiness($changed)->signOff()->state)->toBe($stale === [] ? ProofState::Holds : ProofState::Stale);
-    $back = DemoRigs::changed($changed, RigPatch::takingBack($result['before'], $result['after']));
+    $back = DemoRigs::changed($changed, RigPatch::takingBack($result->before, $result->after));
     expect(checkStates($back))->toBe($before)->and(DemoRigs::readiness($back)->signOff()->state)->toBe(ProofState::Holds);
 })->with('changes');
 
@@ -99,15 +99,15 @@ it('finds a rig again at every moment of a random history', function () {
         $moments[] = json_encode($document);
         $set = [['settings.memory' => mt_rand(1, 5)], ['settings.order' => ['AETR', 'TAER', 'RETA'][mt_rand(0, 2)]], ['settings.antenna' => "place $k"], ['settings.done.handset/trims' => (bool) mt_rand(0, 1)]][mt_rand(0, 3)];
         $result = RigPatch::of($set, mt_rand(0, 3) === 0 ? ['settings.antenna'] : [])->apply($document);
-        $log[] = (object) ['at' => '2026-11-24T10:00:00Z', 'kind' => 'change', 'before' => $result['before'], 'after' => $result['after']];
-        $document = $result['document'];
+        $log[] = (object) ['at' => '2026-11-24T10:00:00Z', 'kind' => 'change', 'before' => $result->before, 'after' => $result->after];
+        $document = $result->document;
     }
     $history = new RigHistory($document, new RigLog($log));
     foreach ($moments as $k => $moment) {
         expect(RigPatch::same($history->at($k - 1), json_decode($moment)))->toBeTrue("moment $k");
     }
     foreach (RigHistory::compare($history->at(9), $document) as $difference) {
-        $document = RigPatch::of((array) $difference['set'], $difference['clear'])->apply($document)['document'];
+        $document = RigPatch::of((array) $difference['set'], $difference['clear'])->apply($document)->document;
     }
     expect(RigHistory::compare($history->at(9), $document))->toBe([]);
 });

@@ -72,11 +72,11 @@ it('asks the verb plan for a rig, and gives its answer names', function () {
     $question = $plan->question();
     (new Schemas)->check($question, 'verbs/plan.in.json');
     expect($question)->handset->toBe('ostrel-9')->channels->toBe($rig->channels())->and($question->pack->cells)->toBe(3)->and(array_column($question->functions, 'channel', 'function'))->toHaveKey('arm', 5);
-    $shown = $plan->shown((new Verbs(new Schemas))->ask('plan', $question));
+    $shown = (array) $plan->shown(new Schemas);
     expect($shown['paths'][0]['boxes'])->toBe(['ostrel-9', 'weft-r16i', 'ruddle-f6'])->and($shown['names']->{'weft-r16i'})->toBe('Weft R16i');
     // Without the receiver nothing joins, and the miss is told in a sentence.
     $without = array_values(array_filter($shelf, fn (stdClass $card): bool => $card->kind !== 'receiver'));
-    $miss = (new RigPlan($rig, $without))->shown((new Verbs(new Schemas))->ask('plan', (new RigPlan($rig, $without))->question()));
+    $miss = (array) (new RigPlan($rig, $without))->shown(new Schemas);
     expect($miss['paths'])->toBe([])->and($miss['misses'] ?? [])->each->toHaveKeys(['code', 'message', 'change']);
     expect(fn () => (new RigPlan(RigDocument::of(RigDocument::blank('x', 'plane')), []))->question())->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('path.handset'));
 });
@@ -105,37 +105,37 @@ it('undoes and redoes as far as the history goes, whatever the steps', function 
         for ($k = 0; $k < 12; $k++) {
             [$place, $value] = [['settings.memory', mt_rand(1, 30)], ['settings.order', ['AETR', 'TAER', 'RTEA'][mt_rand(0, 2)]], ['settings.stick_mode', mt_rand(1, 4)], ['craft.note', 'note '.mt_rand()]][mt_rand(0, 3)];
             $done = (mt_rand(0, 3) === 0 ? RigPatch::of([], [$place]) : RigPatch::of([$place => $value]))->apply($document);
-            $entries[] = (object) ['kind' => 'change', 'before' => $done['before'], 'after' => $done['after']];
-            $document = $done['document'];
+            $entries[] = (object) ['kind' => 'change', 'before' => $done->before, 'after' => $done->after];
+            $document = $done->document;
             $states[] = $document;
         }
         for ($k = 11; $k >= 0; $k--) {
             $log = new RigLog($entries);
             expect($log->lastStanding())->toBe($k);
             $back = $log->takingBack($k, $document)->apply($document);
-            $document = $back['document'];
+            $document = $back->document;
             expect(RigPatch::same($document, $states[$k]))->toBeTrue();
-            $entries[] = (object) ['kind' => 'undo', 'undoes' => $k, 'before' => $back['before'], 'after' => $back['after']];
+            $entries[] = (object) ['kind' => 'undo', 'undoes' => $k, 'before' => $back->before, 'after' => $back->after];
         }
         expect((new RigLog($entries))->lastStanding())->toBeNull();
         // Taking the last undo back is doing the first change again.
         $again = (new RigLog($entries))->takingBack(count($entries) - 1, $document)->apply($document);
-        expect(RigPatch::same($again['document'], $states[1]))->toBeTrue();
-        $entries[] = (object) ['kind' => 'undo', 'undoes' => count($entries) - 1, 'before' => $again['before'], 'after' => $again['after']];
+        expect(RigPatch::same($again->document, $states[1]))->toBeTrue();
+        $entries[] = (object) ['kind' => 'undo', 'undoes' => count($entries) - 1, 'before' => $again->before, 'after' => $again->after];
         expect((new RigLog($entries))->isStanding(0))->toBeTrue()->and((new RigLog($entries))->lastStanding())->toBe(0);
     }
 });
 
 it('does not take back what has been changed again, what changed nothing, and what is not there', function () {
     $first = RigPatch::of(['settings.memory' => 3])->apply(DemoRigs::get('dunlin')->document);
-    $second = RigPatch::of(['settings.memory' => 4])->apply($first['document']);
+    $second = RigPatch::of(['settings.memory' => 4])->apply($first->document);
     $log = new RigLog([
-        (object) ['kind' => 'change', 'before' => $first['before'], 'after' => $first['after']],
+        (object) ['kind' => 'change', 'before' => $first->before, 'after' => $first->after],
         (object) ['kind' => 'note', 'text' => 'calm'],
-        (object) ['kind' => 'change', 'before' => $second['before'], 'after' => $second['after']],
+        (object) ['kind' => 'change', 'before' => $second->before, 'after' => $second->after],
     ]);
     foreach ([[0, 'changed_since', 'settings.memory'], [1, 'nothing_to_undo', ''], [3, 'no_such_entry', '3'], [-1, 'no_such_entry', '']] as [$position, $code, $words]) {
-        expect(fn () => $log->takingBack($position, $second['document']))->toThrow(fn (DocumentError $error) => expect($error->errorCode)->toBe($code)->and($error->getMessage())->toContain($words));
+        expect(fn () => $log->takingBack($position, $second->document))->toThrow(fn (DocumentError $error) => expect($error->errorCode)->toBe($code)->and($error->getMessage())->toContain($words));
     }
 });
 

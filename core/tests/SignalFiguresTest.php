@@ -245,7 +245,7 @@ it('shows live what a decoding of the same bytes says, in pieces of any size', f
         $live->push(substr($bytes, $at, $size));
     }
     $live->finish();
-    $seen = $live->snapshot();
+    $seen = (array) $live->snapshot();
     $last = [];
     foreach ($frames as $wire) {
         $last = (new Linguator\Core\Tests\FrameReader($card))->read($wire)->counts + $last;

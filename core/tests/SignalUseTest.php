@@ -14,13 +14,14 @@ use Linguator\Core\Signal\CardDraft;
 use Linguator\Core\Signal\Comparison;
 use Linguator\Core\Signal\DecodeOptions;
 use Linguator\Core\Signal\Decoder;
-use Linguator\Core\Signal\Decoding;
 use Linguator\Core\Signal\FlagEvidence;
 use Linguator\Core\Signal\FramePick;
 use Linguator\Core\Signal\FrameTally;
 use Linguator\Core\Signal\Readings;
+use Linguator\Core\Signal\Recognised;
 use Linguator\Core\Signal\Reencoder;
 use Linguator\Core\Signal\Series;
+use Linguator\Core\Signal\Unrecognised;
 use Linguator\Core\Signal\ValueLog;
 use Linguator\Core\Signal\ValueRow;
 use Linguator\Core\Signal\ValueRows;
@@ -38,7 +39,7 @@ function standIn(string $kind, array $options): array
     return [$source, (new Decoder(FormatCards::all()))->decode($source, new DecodeOptions)];
 }
 
-function rowsOf(Source $source, Decoding $decoding, int $most = 4000): ValueRows
+function rowsOf(Source $source, Recognised|ValueLog|Unrecognised $decoding, int $most = 4000): ValueRows
 {
     $series = Series::of($decoding->carrier(), $most);
     Walk::through(Walk::reader($source, $decoding->begin->kind, new Damage), $decoding->carrier(), $series);
@@ -113,7 +114,7 @@ it('shows in any stretch of a capture exactly the changes that lie in it', funct
     for ($turn = 0; $turn < 60; $turn++) {
         $from = mt_rand(0, 400_000) + 0.5;
         $to = $from + mt_rand(20, 60_000);
-        $seen = (new Window($decoding->begin, $from, $to))->of($reader());
+        $seen = (array) (new Window($decoding->begin, $from, $to))->of($reader());
         $inside = array_values(array_filter($all, fn (array $change): bool => $change[0] >= $from && $change[0] <= $to));
         $before = array_values(array_filter($all, fn (array $change): bool => $change[0] < $from));
         expect($seen['level'])->toBe($before === [] ? 1 : end($before)[1]);

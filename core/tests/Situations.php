@@ -59,7 +59,7 @@ final class Situations
     private static function done(RigDocument $rig, string $intent, \stdClass $told, Occasion $occasion): RigDocument
     {
         $deed = (new Intents(new Schemas))->read($intent, $told)->on($rig, $occasion);
-        $document = json_decode((string) json_encode($deed->patch->apply($rig->document)['document'], JSON_PRESERVE_ZERO_FRACTION));
+        $document = json_decode((string) json_encode($deed->patch->apply($rig->document)->document, JSON_PRESERVE_ZERO_FRACTION));
 
         return (new RigReader(new Schemas, self::shelf()))->fromDocument($document);
     }

@@ -44,7 +44,7 @@ function expectAsThen(Rig $rig, array $said): void
         ->and($rig->lastStanding())->toBe($said['undo'])
         ->and(markOf(RigHistory::compare($history->at(-1), $history->at($log->last()))))->toBe($said['compared']);
     if ($said['undo'] !== null) {
-        expect(markOf($log->takingBack($said['undo'], $rig->plain())->apply($rig->plain())['document']))->toBe($said['taken_back']);
+        expect(markOf($log->takingBack($said['undo'], $rig->plain())->apply($rig->plain())->document))->toBe($said['taken_back']);
     }
 }
 

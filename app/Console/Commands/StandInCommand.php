@@ -49,7 +49,7 @@ final class StandInCommand extends Command
 
             return is_string($port) ? $this->serve(self::port($port), $options) : $this->write($options);
         } catch (DocumentError $error) {
-            $this->output->write(Json::pretty($error->toArray()), false, OutputInterface::OUTPUT_RAW);
+            $this->output->write(Json::pretty($error->told()), false, OutputInterface::OUTPUT_RAW);
 
             return self::BAD_INPUT;
         }

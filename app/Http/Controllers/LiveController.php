@@ -93,12 +93,11 @@ final readonly class LiveController
                 self::tell($live->snapshot());
             }
         }
-        self::tell(['ended' => feof($socket) ? 'sender' : 'time'] + $live->snapshot());
+        self::tell((object) (['ended' => feof($socket) ? 'sender' : 'time'] + get_object_vars($live->snapshot())));
         fclose($socket);
     }
 
-    /** @param  array<string, mixed>  $snapshot */
-    private static function tell(array $snapshot): void
+    private static function tell(\stdClass $snapshot): void
     {
         echo Json::compact($snapshot)."\n";
         flush();

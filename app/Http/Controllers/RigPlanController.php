@@ -9,15 +9,15 @@ use App\Models\Card;
 use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
 use Linguator\Core\Bench\RigPlan;
-use Linguator\Core\Verb\Verbs;
+use Linguator\Core\Document\Schemas;
 
 /** The best ways for this rig over the whole shelf, by the verb `plan`. */
 final readonly class RigPlanController
 {
-    public function __invoke(Rig $rig, Verbs $verbs): JsonResponse
+    public function __invoke(Rig $rig, Schemas $schemas): JsonResponse
     {
         $plan = new RigPlan($rig->rig(), array_map(static fn (Card $card): \stdClass => $card->gear()->document, Card::shelf()));
 
-        return Answer::json($plan->shown($verbs->ask('plan', $plan->question())));
+        return Answer::json($plan->shown($schemas));
     }
 }

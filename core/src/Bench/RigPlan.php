@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Bench;
 
+use Linguator\Core\Chain\Apart;
 use Linguator\Core\Chain\Miss;
+use Linguator\Core\Chain\Plan;
+use Linguator\Core\Chain\PlanRequest;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
 use Linguator\Core\Document\Plain;
-use Linguator\Core\Finding\Code;
+use Linguator\Core\Document\Schemas;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\SettingNames;
 
@@ -50,25 +53,19 @@ final readonly class RigPlan
     }
 
     /**
-     * @param  array<string, mixed>  $answer
-     * @return array<string, mixed>
+     * The answer, with what a screen says beside it.
+     *
+     * @throws DocumentError as `question`, and if the shelf or the rig says something that cannot be.
      */
-    public function shown(array $answer): array
+    public function shown(Schemas $schemas): \stdClass
     {
+        $plan = Plan::of(PlanRequest::fromDocument($schemas->check($this->question(), 'verbs/plan.in.json')));
         $names = $this->names();
-        $miss = $answer['nearest_miss'] ?? null;
-        if (is_array($miss) && is_array($miss['misses'] ?? null)) {
-            $answer['misses'] = array_map(static function (mixed $entry) use ($names): mixed {
-                assert(is_array($entry) && is_string($entry['code'] ?? null) && is_string($entry['from'] ?? null) && is_string($entry['to'] ?? null));
+        $miss = $plan->nearestMiss;
 
-                return Plain::of(Miss::of(Code::from($entry['code']), $names[$entry['from']] ?? $entry['from'], $names[$entry['to']] ?? $entry['to']));
-            }, array_values($miss['misses']));
-        }
-        $settings = new SettingNames($this->rig);
-        $answer['names'] = (object) $names;
-        $answer['setting_names'] = (object) $settings->plainNames();
-
-        return $answer;
+        return (object) (Plain::object($plan) + ($miss === null ? [] : [
+            'misses' => Plain::of(array_map(static fn (Apart $one): Miss => Miss::of($one->code, $names[$one->from] ?? $one->from, $names[$one->to] ?? $one->to), $miss->misses)),
+        ]) + ['names' => (object) $names, 'setting_names' => (object) (new SettingNames($this->rig))->plainNames()]);
     }
 
     /** @return array<string, string> Names by id. */

@@ -21,9 +21,9 @@ final readonly class Combination
         return $this->variant === $attempt->variant && $this->channelMode === $attempt->channelMode && $this->region === $attempt->region;
     }
 
-    /** @return array{variant: string, channel_mode: string, region: string|null} As documents name it. */
-    public function named(): array
+    /** As documents name it, with where to stand for it. */
+    public function named(): \stdClass
     {
-        return ['variant' => $this->variant, 'channel_mode' => $this->channelMode, 'region' => $this->region];
+        return (object) ['variant' => $this->variant, 'channel_mode' => $this->channelMode, 'region' => $this->region, 'distance_m' => Ladder::DISTANCE_M];
     }
 }

@@ -24,6 +24,12 @@ final readonly class Boxes implements \Countable, \IteratorAggregate
     {
     }
 
+    /** @return list<string> */
+    public function ids(): array
+    {
+        return array_map(static fn (Box $box): string => $box->id(), $this->all);
+    }
+
     /** Null: the chain is empty, or begins with something else. */
     public function handset(): ?Handset
     {

@@ -25,28 +25,26 @@ final class NearestMiss
         $this->air = new AirJoiner($request->context());
     }
 
-    /** @return array{boxes: list<string>, misses: list<array{from: string, to: string, code: string}>} */
-    public static function of(PlanRequest $request): array
+    public static function of(PlanRequest $request): NearMiss
     {
         $search = new self($request);
-        $best = null;
+        [$nearest, $least] = [null, null];
         foreach ($search->chains() as $chain) {
             $rank = [$search->weight($chain), count($chain)];
-            $ids = array_map(static fn (Box $box): string => $box->id(), $chain);
-            if ($best === null || ($rank <=> $best['rank'] ?: Path::compareIds($ids, $best['ids'])) < 0) {
-                $best = ['rank' => $rank, 'ids' => $ids, 'chain' => $chain];
+            if ($nearest === null || ($rank <=> $least ?: Path::compareIds($chain->ids(), $nearest->ids())) < 0) {
+                [$nearest, $least] = [$chain, $rank];
             }
         }
-        if ($best === null) {
+        if ($nearest === null) {
             $ends = [$request->handset->id, $request->craft->id()];
 
-            return ['boxes' => $ends, 'misses' => [['from' => $ends[0], 'to' => $ends[1], 'code' => Code::M15->value]]];
+            return new NearMiss($ends, [new Apart($ends[0], $ends[1], Code::M15)]);
         }
 
-        return ['boxes' => $best['ids'], 'misses' => $search->misses($best['chain'])];
+        return new NearMiss($nearest->ids(), $search->misses($nearest));
     }
 
-    /** @return \Generator<int, list<Box>> */
+    /** @return \Generator<int, Boxes> */
     private function chains(): \Generator
     {
         $behind = [...$this->request->controllers, $this->request->craft];
@@ -55,22 +53,21 @@ final class NearestMiss
                 continue;
             }
             if ($this->request->mustModules === []) {
-                yield [$this->request->handset, $receiver, ...$behind];
+                yield new Boxes([$this->request->handset, $receiver, ...$behind]);
             }
             foreach ($this->request->modules() as $module) {
                 if (array_diff($this->request->mustModules, [$module->id]) === []) {
-                    yield [$this->request->handset, $module, $receiver, ...$behind];
+                    yield new Boxes([$this->request->handset, $module, $receiver, ...$behind]);
                 }
             }
         }
     }
 
-    /** @param  list<Box>  $chain */
-    private function weight(array $chain): int
+    private function weight(Boxes $chain): int
     {
         $weight = count($this->destroyed($chain));
         for ($k = 1; $k < count($chain); $k++) {
-            $weight += $this->misfit($chain[$k - 1], $chain[$k])?->weight() ?? 0;
+            $weight += $this->misfit($chain->all[$k - 1], $chain->all[$k])?->weight() ?? 0;
         }
 
         return $weight;
@@ -91,30 +88,28 @@ final class NearestMiss
     /**
      * Boxes the craft's own supply would destroy.
      *
-     * @param  list<Box>  $chain
      * @return list<Box>
      */
-    private function destroyed(array $chain): array
+    private function destroyed(Boxes $chain): array
     {
-        return array_values(array_filter($chain, fn (Box $box): bool => $box !== $this->request->craft
+        return array_values(array_filter($chain->all, fn (Box $box): bool => $box !== $this->request->craft
             && ! $box instanceof Handset
             && PathRules::feed($box, $this->request->craft->feedsV)?->code === Code::P1));
     }
 
     /**
-     * @param  list<Box>  $chain
-     * @return list<array{from: string, to: string, code: string}>
+     * @return list<Apart>
      */
-    private function misses(array $chain): array
+    private function misses(Boxes $chain): array
     {
         $misses = [];
         for ($k = 1; $k < count($chain); $k++) {
-            foreach ($this->misfit($chain[$k - 1], $chain[$k])->codes ?? [] as $code) {
-                $misses[] = ['from' => $chain[$k - 1]->id(), 'to' => $chain[$k]->id(), 'code' => $code->value];
+            foreach ($this->misfit($chain->all[$k - 1], $chain->all[$k])->codes ?? [] as $code) {
+                $misses[] = new Apart($chain->all[$k - 1]->id(), $chain->all[$k]->id(), $code);
             }
         }
         foreach ($this->destroyed($chain) as $box) {
-            $misses[] = ['from' => $this->request->craft->id(), 'to' => $box->id(), 'code' => Code::P1->value];
+            $misses[] = new Apart($this->request->craft->id(), $box->id(), Code::P1);
         }
 
         return $misses;

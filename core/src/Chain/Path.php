@@ -6,7 +6,6 @@ namespace Linguator\Core\Chain;
 
 use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
-use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Handset;
 use Linguator\Core\Timing\LatencyBudget;
 
@@ -45,7 +44,7 @@ final readonly class Path implements \JsonSerializable
     /** @return list<string> */
     public function ids(): array
     {
-        return array_map(static fn (Box $box): string => $box->id(), $this->boxes()->all);
+        return $this->boxes()->ids();
     }
 
     /** @return list<SettingChange> */

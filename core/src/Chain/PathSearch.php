@@ -94,7 +94,7 @@ final class PathSearch
     {
         $heads = [[$this->request->handset, Segment::start()]];
         foreach ($this->request->modules() as $module) {
-            foreach ($this->ways->between($this->request->handset, $module, []) as $way) {
+            foreach ($this->ways->between($this->request->handset, $module, false) as $way) {
                 $heads[] = [$module, $way];
             }
         }
@@ -133,7 +133,7 @@ final class PathSearch
     private function finish(Segment $head, Receiver $receiver, Ways $ways): void
     {
         $start = $head->to($receiver, $ways, $this->findingsAtEnd($receiver));
-        foreach ($this->ways->tails($receiver, $head->converters) as $tail) {
+        foreach ($this->ways->tails($receiver, ...$head->converters) as $tail) {
             $whole = $start->then($tail);
             if ($this->isTooDear($whole->least)) {
                 break;
@@ -226,7 +226,7 @@ final class PathSearch
         $open = [];
         foreach ($this->request->modules() as $module) {
             $mayStand = isset($seconds[$module->id]) && $module !== $sender && array_diff($this->request->mustModules, [$sender->id(), $module->id]) === [];
-            foreach ($mayStand ? $this->ways->between($first, $module, $middle->converters) : [] as $way) {
+            foreach ($mayStand ? $this->ways->between($first, $module, false, ...$middle->converters) : [] as $way) {
                 $head = $middle->then($way);
                 $open[] = [$head->least->plus($seconds[$module->id][0]->least), $head, $seconds[$module->id]];
             }

@@ -39,31 +39,29 @@ final class WireWays
     /**
      * From one box to the next, without the converters already used.
      *
-     * @param  list<string>  $used
      * @param  bool  $inCraft  Powered by the craft: what its voltage destroys does not join.
      * @return list<Segment>
      */
-    public function between(Box $from, Box $to, array $used, bool $inCraft = false): array
+    public function between(Box $from, Box $to, bool $inCraft, string ...$used): array
     {
         $direct = $this->joiner->ways($from, $to);
         if (! $direct->areNone()) {
             return [Segment::start()->to($to, $direct, $inCraft ? $this->fed($to) : null)];
         }
         $left = self::MAX_CONVERTERS - count($used);
-        $ways = $left >= 1 ? $this->withOne($from, $to, $used, $inCraft) : [];
+        $ways = $left >= 1 ? $this->withOne($from, $to, $inCraft, ...$used) : [];
 
-        return $ways === [] && $left >= 2 ? $this->withTwo($from, $to, $used, $inCraft) : $ways;
+        return $ways === [] && $left >= 2 ? $this->withTwo($from, $to, $inCraft, ...$used) : $ways;
     }
 
     /**
      * From the last receiver through the controllers to the craft, cheapest first.
      *
-     * @param  list<string>  $used  Converters already in the chain.
      * @return list<Segment>
      */
-    public function tails(Receiver $receiver, array $used = []): array
+    public function tails(Receiver $receiver, string ...$used): array
     {
-        return $this->tails[$receiver->id."\0".implode("\0", $used)] ??= $this->findTails($receiver, $used);
+        return $this->tails[$receiver->id."\0".implode("\0", $used)] ??= $this->findTails($receiver, ...$used);
     }
 
     /** Whether the craft's supply would destroy this box. */
@@ -78,11 +76,8 @@ final class WireWays
         return Findings::of($box === $this->craft ? null : PathRules::feed($box, $this->craft->feedsV));
     }
 
-    /**
-     * @param  list<string>  $used
-     * @return list<Segment>
-     */
-    private function findTails(Receiver $receiver, array $used): array
+    /** @return list<Segment> */
+    private function findTails(Receiver $receiver, string ...$used): array
     {
         $stations = [...$this->controllers, $this->craft];
         foreach ([$receiver, ...$this->controllers] as $box) {
@@ -95,7 +90,7 @@ final class WireWays
         foreach ($stations as $station) {
             $longer = [];
             foreach ($tails as $tail) {
-                foreach ($this->between($from, $station, [...$used, ...$tail->converters], true) as $way) {
+                foreach ($this->between($from, $station, true, ...$used, ...$tail->converters) as $way) {
                     $longer[] = $tail->then($way);
                 }
             }
@@ -106,15 +101,12 @@ final class WireWays
         return $tails;
     }
 
-    /**
-     * @param  list<string>  $used
-     * @return list<Segment>
-     */
-    private function withOne(Box $from, Box $to, array $used, bool $inCraft): array
+    /** @return list<Segment> */
+    private function withOne(Box $from, Box $to, bool $inCraft, string ...$used): array
     {
         $ways = [];
         foreach ($this->fedBy($from) as $converter) {
-            $onward = $this->isFree($converter, $used, $inCraft) ? $this->joiner->ways($converter, $to) : Ways::of();
+            $onward = $this->isFree($converter, $inCraft, ...$used) ? $this->joiner->ways($converter, $to) : Ways::of();
             if (! $onward->areNone()) {
                 $ways[] = Segment::start()
                     ->to($converter, $this->joiner->ways($from, $converter), $inCraft ? $this->fed($converter) : null, true)
@@ -125,18 +117,15 @@ final class WireWays
         return $ways;
     }
 
-    /**
-     * @param  list<string>  $used
-     * @return list<Segment>
-     */
-    private function withTwo(Box $from, Box $to, array $used, bool $inCraft): array
+    /** @return list<Segment> */
+    private function withTwo(Box $from, Box $to, bool $inCraft, string ...$used): array
     {
         $ways = [];
         foreach ($this->fedBy($from) as $first) {
-            if (! $this->isFree($first, $used, $inCraft)) {
+            if (! $this->isFree($first, $inCraft, ...$used)) {
                 continue;
             }
-            foreach ($this->withOne($first, $to, [...$used, $first->id], $inCraft) as $rest) {
+            foreach ($this->withOne($first, $to, $inCraft, $first->id, ...$used) as $rest) {
                 $ways[] = Segment::start()
                     ->to($first, $this->joiner->ways($from, $first), $inCraft ? $this->fed($first) : null, true)
                     ->then($rest);
@@ -155,8 +144,7 @@ final class WireWays
         ));
     }
 
-    /** @param  list<string>  $used */
-    private function isFree(Converter $converter, array $used, bool $inCraft): bool
+    private function isFree(Converter $converter, bool $inCraft, string ...$used): bool
     {
         return ! in_array($converter->id, $used, true) && ! ($inCraft && $this->isDestroyed($converter));
     }

@@ -47,14 +47,11 @@ final class DocumentError extends \RuntimeException
         return new self($this->errorCode, $this->getMessage(), $this->path, $line);
     }
 
-    /** @return array{error: array{code: string, message: string, path: string, line?: int}} */
-    public function toArray(): array
+    /** As every refusal tells it. */
+    public function told(): \stdClass
     {
-        $error = ['code' => $this->errorCode, 'message' => $this->getMessage(), 'path' => $this->path];
-        if ($this->sourceLine !== null) {
-            $error['line'] = $this->sourceLine;
-        }
+        $line = $this->sourceLine === null ? [] : ['line' => $this->sourceLine];
 
-        return ['error' => $error];
+        return (object) ['error' => (object) (['code' => $this->errorCode, 'message' => $this->getMessage(), 'path' => $this->path] + $line)];
     }
 }

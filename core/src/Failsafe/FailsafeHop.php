@@ -233,7 +233,7 @@ final class FailsafeHop
 
     private function stored(): StoredValues
     {
-        return $this->stored ??= StoredValues::judge($this->rig, $this->number, $this->recorded->items('stored_us'));
+        return $this->stored ??= StoredValues::judge($this->rig, $this->number, StoredUs::of($this->recorded));
     }
 
     /** F4: what was recorded is not something this receiver can do. */

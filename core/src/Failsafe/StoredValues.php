@@ -27,28 +27,24 @@ final readonly class StoredValues
     {
     }
 
-    /**
-     * @param  int  $hop  From 1.
-     * @param  list<mixed>  $stored  µs or null, as this receiver puts its channels out.
-     */
-    public static function judge(RigDocument $rig, int $hop, array $stored): self
+    /** @param  int  $hop  From 1. */
+    public static function judge(RigDocument $rig, int $hop, StoredUs $stored): self
     {
         $sticks = new ThrottleChannel($rig);
         if (! $sticks->hasThrottle()) {
             return new self(Outcome::MotorOffNeutral, 'There is no motor; everything goes where it was stored.', Findings::none());
         }
         $channel = $sticks->throttleAt($hop);
-        $value = $channel === null ? null : ($stored[$channel - 1] ?? null);
-        if ($channel === null || ! is_numeric($value)) {
+        $value = $stored->at($channel);
+        if ($channel === null || $value === null) {
             return new self(Outcome::Unknown, $channel === null ? 'It cannot be told on which channel the throttle rides here.' : "No value is stored for channel $channel, on which the throttle rides.", Findings::none());
         }
         $record = new ChannelRecord($rig, $sticks->throttle() ?? $channel);
 
-        return self::verdict($rig, $hop, $stored, (float) $value, $record->endsOrUsual(), $record->now()->reversed);
+        return self::verdict($rig, $hop, $stored, $value, $record->endsOrUsual(), $record->now()->reversed);
     }
 
-    /** @param  list<mixed>  $stored */
-    private static function verdict(RigDocument $rig, int $hop, array $stored, float $value, Reading $ends, bool $reversed): self
+    private static function verdict(RigDocument $rig, int $hop, StoredUs $stored, float $value, Reading $ends, bool $reversed): self
     {
         $share = ($value - $ends->lo) / ($ends->hi - $ends->lo);
         $share = $reversed ? 1 - $share : $share;
@@ -86,18 +82,14 @@ final readonly class StoredValues
         return false;
     }
 
-    /**
-     * Whether the stored values put a window of the controller on.
-     *
-     * @param  list<mixed>  $stored
-     */
-    private static function isIn(RigDocument $rig, string $window, int $hop, array $stored): bool
+    /** Whether the stored values put a window of the controller on. */
+    private static function isIn(RigDocument $rig, string $window, int $hop, StoredUs $stored): bool
     {
         foreach ($rig->windows() as $entry) {
             $position = $entry->window->name === $window ? $rig->boxes->receiverAt($hop) : null;
             $channel = $position === null ? null : $rig->chain()->trace()->back($entry->channel, $position);
-            $value = $channel === null ? null : ($stored[$channel - 1] ?? null);
-            if (is_numeric($value) && $entry->window->contains((float) $value)) {
+            $value = $stored->at($channel);
+            if ($value !== null && $entry->window->contains($value)) {
                 return true;
             }
         }

@@ -23,7 +23,7 @@ final readonly class Encoder
     {
         $plain = $this->plain($frame);
 
-        return Stuffing::of($this->card)?->add($plain) ?? $plain;
+        return $this->card->stuffing?->add($plain) ?? $plain;
     }
 
     /** The bytes before any are escaped: what the duration of a frame is counted in. */

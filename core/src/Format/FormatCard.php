@@ -18,7 +18,7 @@ final readonly class FormatCard
 
     /**
      * @param  list<Part>  $parts  In the order on the wire; exactly one of them carries the channels.
-     * @param  array{escape: int, xor: int}|null  $stuffing  Between the first and the last byte.
+     * @param  Stuffing|null  $stuffing  Between the first and the last byte.
      * @param  float|null  $silenceMs  A frame starts after so much silence; null: it has a header.
      * @param  string  $reportedAs  The id under which a capture is reported: its own, or that of the format it is a kind of.
      * @param  list<OtherFrame>  $others  Frames of other types on the same line.
@@ -33,7 +33,7 @@ final readonly class FormatCard
         public int $fewestChannels,
         public int $mostChannels,
         public CountScale $scale,
-        public ?array $stuffing,
+        public ?Stuffing $stuffing,
         public array $parts,
         public ?float $silenceMs,
         public array $others,
@@ -50,10 +50,9 @@ final readonly class FormatCard
         $channels = $node->node('channels');
         $scale = $node->node('scale');
         assert($line !== null && $channels !== null && $scale !== null);
-        $stuffing = $node->node('stuffing');
         $parts = array_map(static fn (Node $part): Part => new Part($part), $node->nodes('parts'));
-        $stuffing = $stuffing === null ? null : ['escape' => $stuffing->int('escape'), 'xor' => $stuffing->int('xor')];
-        self::checkParts($parts, $stuffing, $scale->int('max'));
+        self::checkParts($parts, $scale->int('max'));
+        $stuffing = $node->node('stuffing');
         self::checkStart($parts, $node->has('silence_ms'));
         if ($channels->int('min') > $channels->int('max')) {
             throw DocumentError::at('channels.max', 'Found fewer at most than at least.');
@@ -69,7 +68,7 @@ final readonly class FormatCard
             $channels->int('min'),
             $channels->int('max'),
             new CountScale($scale->int('centre'), $scale->number('us'), $scale->int('max')),
-            $stuffing,
+            $stuffing === null ? null : Stuffing::of($stuffing, $parts),
             $parts,
             $node->numberOrNull('silence_ms'),
             array_map(static fn (Node $other): OtherFrame => OtherFrame::of($other), $node->nodes('others')),
@@ -119,11 +118,8 @@ final readonly class FormatCard
         return (isset($flags['digital_1']) ? 1 : 0) + (isset($flags['digital_1'], $flags['digital_2']) ? 1 : 0);
     }
 
-    /**
-     * @param  list<Part>  $parts
-     * @param  array{escape: int, xor: int}|null  $stuffing
-     */
-    private static function checkParts(array $parts, ?array $stuffing, int $largest): void
+    /** @param  list<Part>  $parts */
+    private static function checkParts(array $parts, int $largest): void
     {
         if (count(array_filter($parts, static fn (Part $part): bool => $part->kind === 'channels')) !== 1) {
             throw DocumentError::at('parts', 'Expected exactly one part with channels.');
@@ -136,15 +132,6 @@ final readonly class FormatCard
             }
             if ($part->kind === 'channels' && $largest >= 1 << $part->valueBits()) {
                 throw DocumentError::at('scale.max', "Found $largest; {$part->valueBits()} bits hold at most ".((1 << $part->valueBits()) - 1).'.');
-            }
-        }
-        if ($stuffing !== null && ($parts[0]->constant() === null || strlen($parts[0]->constant()) !== 1 || $parts[count($parts) - 1]->constant() === null)) {
-            throw DocumentError::at('stuffing', 'Expected a frame that begins and ends with one constant byte.');
-        }
-        if ($stuffing !== null) {
-            $marks = [ord((string) $parts[0]->constant()), ord((string) $parts[count($parts) - 1]->constant()), $stuffing['escape']];
-            if (array_intersect($marks, array_map(static fn (int $mark): int => $mark ^ $stuffing['xor'], $marks)) !== []) {
-                throw DocumentError::at('stuffing.xor', 'Found an XOR that turns one mark into another; an escaped mark must not look like a mark.');
             }
         }
     }

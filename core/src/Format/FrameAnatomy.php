@@ -33,8 +33,8 @@ final readonly class FrameAnatomy
         foreach ($this->card->parts as $part) {
             $size = $this->layout->partSize($part, strlen($frame));
             $bytes = substr($frame, $at, $size);
-            [$name, $says, $sound] = $this->field($part, $bytes, $frame, $at);
-            $fields[] = ['name' => $name, 'from' => $at, 'bytes' => $size, 'hex' => bin2hex($bytes), 'says' => $says, 'sound' => $sound];
+            $field = $this->field($part, $bytes, $frame, $at);
+            $fields[] = ['name' => $field->name, 'from' => $at, 'bytes' => $size, 'hex' => bin2hex($bytes), 'says' => $field->says, 'sound' => $field->sound];
             $at += $size;
         }
 
@@ -60,17 +60,16 @@ final readonly class FrameAnatomy
         return $channels;
     }
 
-    /** @return array{string, string, bool} Name, what it says, and whether it is as it should be. */
-    private function field(Part $part, string $bytes, string $frame, int $at): array
+    private function field(Part $part, string $bytes, string $frame, int $at): FieldReading
     {
         return match ($part->kind) {
-            'const' => [$at === 0 ? 'start' : ($at + strlen($bytes) === strlen($frame) ? 'end' : 'type'), 'always '.bin2hex((string) $part->constant()), $bytes === $part->constant()],
-            'channels' => ['channels', count($this->layout->counts($frame)).' values', true],
-            'flags' => ['flags', self::flags($part, ord($bytes)), true],
-            'count' => ['number of channels', (string) ord($bytes), true],
-            'length' => ['length', ord($bytes).' bytes follow', $this->layout->lengthHolds($frame)],
-            'value' => [self::VALUE_WORDS[$part->node->text('value')] ?? $part->node->text('value'), (string) ord($bytes), true],
-            default => [self::CHECK_WORDS[$part->node->text('check')] ?? 'check', $this->layout->checkHolds($frame) ? 'holds' : 'does not hold', $this->layout->checkHolds($frame)],
+            'const' => new FieldReading($at === 0 ? 'start' : ($at + strlen($bytes) === strlen($frame) ? 'end' : 'type'), 'always '.bin2hex((string) $part->constant()), $bytes === $part->constant()),
+            'channels' => new FieldReading('channels', count($this->layout->counts($frame)).' values'),
+            'flags' => new FieldReading('flags', self::flags($part, ord($bytes))),
+            'count' => new FieldReading('number of channels', (string) ord($bytes)),
+            'length' => new FieldReading('length', ord($bytes).' bytes follow', $this->layout->lengthHolds($frame)),
+            'value' => new FieldReading(self::VALUE_WORDS[$part->node->text('value')] ?? $part->node->text('value'), (string) ord($bytes)),
+            default => new FieldReading(self::CHECK_WORDS[$part->node->text('check')] ?? 'check', $this->layout->checkHolds($frame) ? 'holds' : 'does not hold', $this->layout->checkHolds($frame)),
         };
     }
 

@@ -79,12 +79,8 @@ final class FrameLayout
         return $count >= $this->card->fewestChannels && $count <= $this->card->mostChannels ? $this->around + $this->bits->size($count) : 0;
     }
 
-    /**
-     * Bytes of a sound frame of another type that starts here: its length and its check hold.
-     *
-     * @return array{int, string}|null Size and type byte in hex.
-     */
-    public function otherAt(string $buffer, int $at): ?array
+    /** A sound frame of another type that starts here: its length and its check hold. */
+    public function otherAt(string $buffer, int $at): ?OtherAt
     {
         $size = $this->otherSizeAt($buffer, $at);
         if ($size === 0 || $this->length === null || strlen($buffer) - $at < $size) {
@@ -92,7 +88,7 @@ final class FrameLayout
         }
         $frame = substr($buffer, $at, $size);
 
-        return $this->checkHolds($frame) ? [$size, bin2hex($frame[$this->length[0] + 1])] : null;
+        return $this->checkHolds($frame) ? new OtherAt($size, bin2hex($frame[$this->length[0] + 1])) : null;
     }
 
     /** What the length byte says of a frame that starts here, in bytes of the whole frame; 0: it can be none. */

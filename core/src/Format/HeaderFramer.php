@@ -102,12 +102,12 @@ final class HeaderFramer implements Framer
     private function lose(int $at, string $fault, bool $isLast, FrameSink $sink): ?int
     {
         $other = $fault === 'header' ? null : $this->layout->otherAt($this->buffer, $at);
-        if ($other !== null && $this->isInStep($at, $other[0])) {
-            $this->stretch->close($this->base + $at, $other[0], $sink);
-            $sink->other($other[1], substr($this->buffer, $at, $other[0]), $this->base + $at, $this->times[$at] ?? null);
-            $this->expected = $this->base + $at + $other[0];
+        if ($other !== null && $this->isInStep($at, $other->size)) {
+            $this->stretch->close($this->base + $at, $other->size, $sink);
+            $sink->other($other->type, substr($this->buffer, $at, $other->size), $this->base + $at, $this->times[$at] ?? null);
+            $this->expected = $this->base + $at + $other->size;
 
-            return $at + $other[0];
+            return $at + $other->size;
         }
         if (! $isLast && $fault !== 'header' && $this->mayBeOther($at)) {
             return null;

@@ -29,7 +29,7 @@ final class StuffedFramer implements Framer
     public function __construct(FormatCard $card)
     {
         $this->layout = new FrameLayout($card);
-        $this->stuffing = Stuffing::of($card) ?? throw new \LogicException('A card without stuffing needs another framer.');
+        $this->stuffing = $card->stuffing ?? throw new \LogicException('A card without stuffing needs another framer.');
         $this->stretch = new Stretch(max(1, $this->layout->smallest));
         $this->longest = 2 * max($this->layout->largest, 0x100);
     }
@@ -91,7 +91,7 @@ final class StuffedFramer implements Framer
         $frame = $this->stuffing->remove(substr($this->buffer, $start, $end + 1 - $start));
         $fault = $this->faultOf($frame);
         $other = $fault === null ? null : $this->layout->otherAt($frame, 0);
-        if ($fault !== null && ($other === null || $other[0] !== strlen($frame))) {
+        if ($fault !== null && ($other === null || $other->size !== strlen($frame))) {
             // Behind a sound frame: what stands there is no frame that this mark began.
             $isShared ? $this->lost($start + 1, $end, 'header') : $this->lost($start, $end, $fault);
 
@@ -99,7 +99,7 @@ final class StuffedFramer implements Framer
         }
         $this->stretch->close($this->base + $start, $end + 1 - $start, $sink);
         $us = $this->times[$start] ?? null;
-        $other === null ? $sink->frames(new FrameRun($frame, max(1, strlen($frame)), $this->base + $start, $us === null ? [] : [$us])) : $sink->other($other[1], $frame, $this->base + $start, $us);
+        $other === null ? $sink->frames(new FrameRun($frame, max(1, strlen($frame)), $this->base + $start, $us === null ? [] : [$us])) : $sink->other($other->type, $frame, $this->base + $start, $us);
 
         if ($this->layout->head !== $this->layout->tail) {
             return $end + 1;

@@ -50,10 +50,10 @@ final readonly class EntryChange
         return new self($entry->before, $entry->after, $lists);
     }
 
-    /** @return array{before: \stdClass, after: \stdClass, lists?: \stdClass} As an entry of the log tells it. */
-    public function toArray(): array
+    /** As an entry of the log tells it. */
+    public function told(): \stdClass
     {
-        return ['before' => $this->before, 'after' => $this->after] + ($this->lists === [] ? [] : ['lists' => (object) $this->lists]);
+        return (object) (['before' => $this->before, 'after' => $this->after] + ($this->lists === [] ? [] : ['lists' => (object) $this->lists]));
     }
 
     /** @return list<string> */

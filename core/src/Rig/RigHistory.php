@@ -49,7 +49,7 @@ final readonly class RigHistory
         $lean = [];
         foreach (array_reverse($this->log->entries, true) as $k => $entry) {
             $change = EntryChange::read($entry);
-            $lean[$k] = $change === null ? $entry : (object) ($change->lean($document)->toArray() + get_object_vars($entry));
+            $lean[$k] = $change === null ? $entry : (object) (get_object_vars($change->lean($document)->told()) + get_object_vars($entry));
             $change?->back()->applyInPlace($document);
         }
 

@@ -81,11 +81,10 @@ final readonly class RigPatch
 
     /**
      * @param  \stdClass  $document  Left as it is.
-     * @return array{document: \stdClass, before: \stdClass, after: \stdClass, lists: array<string, \stdClass>} Before and after hold only what differs; lists tells of lists as `ListChange` does.
      *
      * @throws DocumentError if items are to be taken out of a list that has not so many.
      */
-    public function apply(\stdClass $document): array
+    public function apply(\stdClass $document): PatchDone
     {
         $changed = self::copy($document);
         [$before, $after, $lists] = [new \stdClass, new \stdClass, []];
@@ -121,7 +120,7 @@ final readonly class RigPatch
             }
         }
 
-        return ['document' => $changed, 'before' => $before, 'after' => $after, 'lists' => $lists];
+        return new PatchDone($changed, $before, $after, $lists);
     }
 
     /** Changes the document itself, without saying what stood there: for going through many changes of one copy. */
@@ -145,14 +144,14 @@ final readonly class RigPatch
 
     public static function has(\stdClass $document, string $place): bool
     {
-        [$parent, $key] = self::parent($document, $place);
+        [$parent, $key] = [self::parent($document, $place), self::key($place)];
 
         return $parent !== null && property_exists($parent, $key);
     }
 
     public static function get(\stdClass $document, string $place): mixed
     {
-        [$parent, $key] = self::parent($document, $place);
+        [$parent, $key] = [self::parent($document, $place), self::key($place)];
 
         return $parent === null ? null : ($parent->{$key} ?? null);
     }
@@ -186,23 +185,29 @@ final readonly class RigPatch
 
     private static function drop(\stdClass $document, string $place): void
     {
-        [$parent, $key] = self::parent($document, $place);
+        [$parent, $key] = [self::parent($document, $place), self::key($place)];
         if ($parent !== null) {
             unset($parent->{$key});
         }
     }
 
-    /** @return array{\stdClass|null, string} */
-    private static function parent(\stdClass $document, string $place): array
+    /** What a place stands in; null: there is no such thing. */
+    private static function parent(\stdClass $document, string $place): ?\stdClass
     {
-        $steps = explode('.', $place, 3);
-        $key = (string) array_pop($steps);
         $at = $document;
-        foreach ($steps as $step) {
+        foreach (array_slice(explode('.', $place, 3), 0, -1) as $step) {
             $at = $at instanceof \stdClass ? ($at->{$step} ?? null) : null;
         }
 
-        return [$at instanceof \stdClass ? $at : null, $key];
+        return $at instanceof \stdClass ? $at : null;
+    }
+
+    /** The last step of a place. */
+    private static function key(string $place): string
+    {
+        $steps = explode('.', $place, 3);
+
+        return $steps[count($steps) - 1];
     }
 
     /** As deep as places reach, three steps; what lies below is never changed, only replaced. */

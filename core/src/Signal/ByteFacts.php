@@ -10,7 +10,7 @@ final readonly class ByteFacts
     private const SHOWN = 64;
 
     /** Where the format is known its card says more than can be guessed. */
-    public static function of(Decoding $decoding): \stdClass
+    public static function of(Recognised|ValueLog|Unrecognised $decoding): \stdClass
     {
         $begin = ['first_bytes' => bin2hex(substr($decoding->begin->bytes, 0, self::SHOWN))];
         if (! $decoding instanceof Unrecognised) {

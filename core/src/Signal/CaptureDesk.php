@@ -24,7 +24,7 @@ final readonly class CaptureDesk
     }
 
     /** @throws DocumentError if nothing of the capture can be read, or the options say something impossible. */
-    public function decode(Source $source, \stdClass $options): Decoding
+    public function decode(Source $source, \stdClass $options): Recognised|ValueLog|Unrecognised
     {
         return (new Decoder($this->formats->all()))->decode($source, $this->options($options));
     }

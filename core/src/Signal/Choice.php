@@ -31,7 +31,7 @@ final readonly class Choice
 
     public function isRecognised(): bool
     {
-        return $this->confidence >= Decoding::RECOGNISED;
+        return $this->confidence >= Score::RECOGNISED;
     }
 
     /**

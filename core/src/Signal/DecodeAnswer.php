@@ -21,11 +21,11 @@ final readonly class DecodeAnswer implements \JsonSerializable
     /** Empty where nothing is recognised. */
     private FrameTally $tally;
 
-    public function __construct(private Decoding $decoding)
+    public function __construct(private Recognised|ValueLog|Unrecognised $decoding)
     {
         $this->begin = $decoding->begin;
         $this->carrier = $decoding->carrier();
-        $this->tally = $decoding instanceof Recognised || $decoding instanceof ValueLog ? $decoding->tally : new FrameTally(null, 0);
+        $this->tally = ! $decoding instanceof Unrecognised ? $decoding->tally : new FrameTally(null, 0);
     }
 
     public function jsonSerialize(): \stdClass
@@ -82,19 +82,19 @@ final readonly class DecodeAnswer implements \JsonSerializable
         $uart = $this->decoding->passage->uart;
 
         return (object) [
-            ...$this->stays($facts),
+            ...get_object_vars($this->stays($facts)),
             ...($uart === null ? [] : ['parity_errors' => $uart->parityErrors, 'stop_errors' => $uart->stopErrors]),
             ...($this->begin->unknownLine === null ? [] : ['parity' => $this->begin->unknownLine->parity]),
             ...($this->carrier->shape === null && $this->begin->bytes !== '' ? get_object_vars(ByteFacts::of($this->decoding)) : []),
         ];
     }
 
-    /** @return array{idle: string, shortest_us: float|null, longest_us: float, bit_us: float|null, baud: int|float|null, gap_ms: float|null} How long the wire stays as it is. */
-    private function stays(LineFacts $facts): array
+    /** How long the wire stays as it is. */
+    private function stays(LineFacts $facts): \stdClass
     {
         $isPulses = $this->carrier->shape !== null;
 
-        return [
+        return (object) [
             'idle' => $facts->idle === 1 ? 'high' : 'low',
             'shortest_us' => $facts->shortestUs === null ? null : round($facts->shortestUs, 4),
             'longest_us' => round($facts->longestUs, 3),

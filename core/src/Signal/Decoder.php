@@ -34,7 +34,7 @@ final readonly class Decoder
     }
 
     /** @throws DocumentError if nothing of the capture can be read. */
-    public function decode(Source $source, DecodeOptions $options): Decoding
+    public function decode(Source $source, DecodeOptions $options): Recognised|ValueLog|Unrecognised
     {
         $begin = $this->begin($source, $options);
         $damage = new Damage;
@@ -112,7 +112,7 @@ final readonly class Decoder
         $format = $begin->carrier()->format();
         $isAsked = $begin->options->asked() !== null && $tally->good > 0;
 
-        return $format !== null && ($confidence >= Decoding::RECOGNISED || $isAsked)
+        return $format !== null && ($confidence >= Score::RECOGNISED || $isAsked)
             ? new Recognised($begin, $passage, $damage, $confidence, $format, $tally)
             : Unrecognised::of($begin, $passage, $damage, $confidence);
     }

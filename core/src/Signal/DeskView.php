@@ -14,10 +14,10 @@ final readonly class DeskView implements \JsonSerializable
     /** Null: there are no values. */
     private ?FrameTally $tally;
 
-    public function __construct(private Decoding $decoding)
+    public function __construct(private Recognised|ValueLog|Unrecognised $decoding)
     {
         $this->carrier = $decoding->carrier();
-        $this->tally = $decoding instanceof Recognised || $decoding instanceof ValueLog ? $decoding->tally : null;
+        $this->tally = ! $decoding instanceof Unrecognised ? $decoding->tally : null;
     }
 
     public function jsonSerialize(): \stdClass
@@ -43,7 +43,7 @@ final readonly class DeskView implements \JsonSerializable
     }
 
     /** The answer as somebody would say it. */
-    public static function sentence(Decoding $decoding): string
+    public static function sentence(Recognised|ValueLog|Unrecognised $decoding): string
     {
         return match (true) {
             $decoding instanceof ValueLog => sprintf('This is a log of values: %d rows of %d channels.', $decoding->tally->good, count($decoding->tally->channels->summaries())),

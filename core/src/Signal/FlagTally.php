@@ -64,12 +64,6 @@ final class FlagTally
         return $this->counts[$flag] ?? 0;
     }
 
-    /** @return array<string, int> */
-    public function counts(): array
-    {
-        return $this->counts;
-    }
-
     /** @return list<FlagStretch> The first ones. */
     public function stretches(): array
     {

@@ -77,8 +77,8 @@ final class Live implements FrameSink
         $this->framer?->finish($this);
     }
 
-    /** @return array{format: string|null, card: string|null, name: string|null, bytes: int, good: int, bad: int, flags: array<string, bool>, channels: list<array{channel: int, us: float, low_us: float, high_us: float}>} */
-    public function snapshot(): array
+    /** The newest values, and what is known of their format. */
+    public function snapshot(): \stdClass
     {
         $us = fn (int $count): float => Steps::clean($this->card?->scale->us($count) ?? 0.0);
         $channels = [];
@@ -87,7 +87,7 @@ final class Live implements FrameSink
             $channels[] = ['channel' => $channel, 'us' => $us($count), 'low_us' => $us($this->low[$channel]), 'high_us' => $us($this->high[$channel])];
         }
 
-        return [
+        return (object) [
             'format' => $this->card?->reportedAs,
             'card' => $this->card?->id,
             'name' => $this->card?->name,

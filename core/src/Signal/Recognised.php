@@ -8,18 +8,20 @@ use Linguator\Core\Capture\Damage;
 use Linguator\Core\Line\LineFacts;
 
 /** A capture whose format is known, with all that was counted in it. */
-final readonly class Recognised extends Decoding
+final readonly class Recognised
 {
-    public function __construct(Begin $begin, Passage $passage, Damage $damage, float $confidence, public string $format, public FrameTally $tally)
+    /** @param  float  $confidence  0 to 1. */
+    public function __construct(public Begin $begin, public Passage $passage, public Damage $damage, public float $confidence, public string $format, public FrameTally $tally)
     {
-        parent::__construct($begin, $passage, $damage, $confidence);
     }
 
+    /** @param  string  $name  Of the capture, for the error. */
     public function withValues(string $name): self
     {
         return $this;
     }
 
+    /** What frames are read by when the capture is gone through again. */
     public function carrier(): Carrier
     {
         return $this->begin->carrier();

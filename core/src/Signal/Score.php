@@ -14,6 +14,9 @@ use Linguator\Core\Format\TimedBytes;
 /** How well a card explains bytes: by frames whose header, length, check and ending hold. */
 final class Score implements FrameSink
 {
+    /** Below this a format is not recognised. */
+    public const RECOGNISED = 0.6;
+
     /** What a first sound frame leaves of the doubt, with a check and without. */
     private const DOUBT = ['checked' => 0.3, 'unchecked' => 0.4];
 
@@ -68,7 +71,7 @@ final class Score implements FrameSink
      */
     public static function ofPulses(int $frames, float $share): float
     {
-        return round((1 - self::DOUBT['unchecked'] ** $frames) * (Decoding::RECOGNISED + (1 - Decoding::RECOGNISED) * $share), 3);
+        return round((1 - self::DOUBT['unchecked'] ** $frames) * (Score::RECOGNISED + (1 - Score::RECOGNISED) * $share), 3);
     }
 
     public function frames(FrameRun $run): void

@@ -44,9 +44,9 @@ final readonly class SignalFindings
         $this->carrier = $decoding->carrier();
     }
 
-    public static function of(Decoding $decoding): Findings
+    public static function of(Recognised|ValueLog|Unrecognised $decoding): Findings
     {
-        $found = $decoding instanceof Recognised || $decoding instanceof ValueLog ? (new self($decoding))->all() : Findings::of(self::notRecognised($decoding));
+        $found = ! $decoding instanceof Unrecognised ? (new self($decoding))->all() : Findings::of(self::notRecognised($decoding));
 
         return $found->and(self::damage($decoding->damage), self::unit($decoding->begin));
     }
@@ -59,7 +59,7 @@ final readonly class SignalFindings
         );
     }
 
-    private static function notRecognised(Decoding $decoding): Finding
+    private static function notRecognised(Recognised|ValueLog|Unrecognised $decoding): Finding
     {
         $facts = $decoding->begin->facts;
         $closest = $decoding->begin->choice?->runnerUp;

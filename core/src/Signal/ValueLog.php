@@ -7,18 +7,26 @@ namespace Linguator\Core\Signal;
 use Linguator\Core\Capture\Damage;
 
 /** A capture that is a table of values already: there is no format to find. */
-final readonly class ValueLog extends Decoding
+final readonly class ValueLog
 {
-    public function __construct(Begin $begin, Damage $damage, public FrameTally $tally)
+    /** Nothing is guessed. */
+    public float $confidence;
+
+    public Passage $passage;
+
+    public function __construct(public Begin $begin, public Damage $damage, public FrameTally $tally)
     {
-        parent::__construct($begin, new Passage, $damage, 1);
+        $this->confidence = 1;
+        $this->passage = new Passage;
     }
 
+    /** @param  string  $name  Of the capture, for the error. */
     public function withValues(string $name): self
     {
         return $this;
     }
 
+    /** Rows carry themselves. */
     public function carrier(): Carrier
     {
         return new Carrier;

@@ -10,7 +10,6 @@ use Linguator\Core\Capture\WireCapture;
 use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FrameAnatomy;
 use Linguator\Core\Format\Framers;
-use Linguator\Core\Format\Stuffing;
 use Linguator\Core\Format\TimedBytes;
 use Linguator\Core\Line\Edges;
 use Linguator\Core\Line\LineSetting;
@@ -36,8 +35,7 @@ final readonly class Window
         $this->carrier = $begin->carrier();
     }
 
-    /** @return array{from_us: float, to_us: float, level: int, edges: list<float>|null, spans: list<array{us: float, changes: int}>|null, bytes: list<array{us: float, to_us: float, hex: string, name: string}>, drawn: bool} */
-    public function of(ByteCapture|WireCapture|CsvChannels $capture): array
+    public function of(ByteCapture|WireCapture|CsvChannels $capture): \stdClass
     {
         [$before, $level, $changes, $counts, $inside] = [null, null, [], array_fill(0, self::SPANS, 0), []];
         $width = max(1e-6, ($this->toUs - $this->fromUs) / self::SPANS);
@@ -73,7 +71,7 @@ final readonly class Window
         }
         $isDense = count($changes) > self::MOST_CHANGES;
 
-        return [
+        return (object) [
             'from_us' => $this->fromUs,
             'to_us' => $this->toUs,
             'level' => $level ?? $before ?? $this->idle(),
@@ -108,13 +106,12 @@ final readonly class Window
         $writer = new UartWriter($line);
         $pick = new FramePick(0, PHP_INT_MAX);
         $clock = new FrameClock($card);
-        $stuffing = Stuffing::of($card);
         $framer = Framers::for($card);
         foreach (self::withEnd($capture) as $chunk) {
             $chunk === null ? $framer->finish($pick) : $framer->push($chunk, $pick);
             foreach ($pick->picked as $one) {
                 $wire = (string) $one->bytes;
-                yield $writer->write($stuffing?->add($wire) ?? $wire, $clock->at($one->index, $one->us));
+                yield $writer->write($card->stuffing?->add($wire) ?? $wire, $clock->at($one->index, $one->us));
             }
             $pick->picked = [];
         }
@@ -204,7 +201,7 @@ final readonly class Window
             foreach ($anatomy->fields((string) $one->bytes) as $field) {
                 for ($k = 0; $k < $field['bytes']; $k++) {
                     // An escape and the byte behind it are one.
-                    if ($card->stuffing !== null && $field['from'] > 0 && isset($read->bytes[$at]) && ord($read->bytes[$at]) === $card->stuffing['escape']) {
+                    if ($card->stuffing !== null && $field['from'] > 0 && isset($read->bytes[$at]) && ord($read->bytes[$at]) === $card->stuffing->escape) {
                         $names[$at++] = 'escape';
                     }
                     $names[$at++] = $field['name'];

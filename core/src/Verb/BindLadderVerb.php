@@ -35,10 +35,9 @@ final class BindLadderVerb implements Verb
         }
         $ladder = Ladder::after($candidates, $attempts);
         $next = $ladder->next();
-        $at = ['distance_m' => Ladder::DISTANCE_M];
         $answer = [
-            'next' => $next === null ? null : $next->named() + $at,
-            'ladder' => array_map(static fn (Rung $rung): array => $rung->combination->named() + $at + ['p' => $rung->chance, 'minutes' => $rung->combination->minutes], $ladder->rungs),
+            'next' => $next?->named(),
+            'ladder' => array_map(static fn (Rung $rung): array => [...get_object_vars($rung->combination->named()), 'p' => $rung->chance, 'minutes' => $rung->combination->minutes], $ladder->rungs),
             'expected_minutes' => $ladder->expectedMinutes(),
             'exhausted' => $next === null,
         ];

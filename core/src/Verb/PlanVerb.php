@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Verb;
 
-use Linguator\Core\Chain\NearestMiss;
-use Linguator\Core\Chain\PathSearch;
+use Linguator\Core\Chain\Plan;
 use Linguator\Core\Chain\PlanRequest;
 
 /** How do this handset and this craft join, with what is on the shelf? */
@@ -23,13 +22,6 @@ final class PlanVerb implements Verb
 
     public function __invoke(\stdClass $input): object
     {
-        $request = PlanRequest::fromDocument($input);
-        $paths = PathSearch::best($request);
-        $plan = ['paths' => $paths];
-        if ($paths === []) {
-            $plan['nearest_miss'] = NearestMiss::of($request);
-        }
-
-        return (object) $plan;
+        return Plan::of(PlanRequest::fromDocument($input));
     }
 }

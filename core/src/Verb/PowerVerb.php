@@ -6,6 +6,7 @@ namespace Linguator\Core\Verb;
 
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
+use Linguator\Core\Supply\Device;
 use Linguator\Core\Supply\Pack;
 use Linguator\Core\Supply\PowerCheck;
 use Linguator\Core\Supply\SupplyRange;
@@ -41,7 +42,7 @@ final class PowerVerb implements Verb
         ];
     }
 
-    /** @return list<array{name: string, range: SupplyRange}> */
+    /** @return list<Device> */
     private static function devices(Node $node): array
     {
         $devices = [];
@@ -50,7 +51,7 @@ final class PowerVerb implements Verb
             if ($range->min !== null && $range->max !== null && $range->min > $range->max) {
                 throw DocumentError::at("devices.$k.min_v", "Found $range->min V, which is above max_v ($range->max V); expected the lower limit below the upper.", 'upside_down');
             }
-            $devices[] = ['name' => $device->text('name'), 'range' => $range];
+            $devices[] = new Device($device->text('name'), $range);
         }
 
         return $devices;

@@ -7,6 +7,7 @@ namespace Linguator\Core\Steps\Switches;
 use Linguator\Core\Channel\ChannelOrder;
 use Linguator\Core\Channel\Letter;
 use Linguator\Core\Failsafe\FailsafeMode;
+use Linguator\Core\Failsafe\StoredUs;
 use Linguator\Core\Finding\Findings;
 use Linguator\Core\Rig\ChannelRecord;
 use Linguator\Core\Rig\RigDocument;
@@ -183,8 +184,7 @@ final readonly class SwitchReview
         $stored = null;
         foreach ($this->rig->settings()->nodes('failsafe') as $hop) {
             if ($hop->textOrNull('mode') === FailsafeMode::Stored->value) {
-                $value = $hop->items('stored_us')[$channel - 1] ?? null;
-                $stored = is_int($value) || is_float($value) ? (float) $value : null;
+                $stored = StoredUs::of($hop)->at($channel);
             }
         }
 
