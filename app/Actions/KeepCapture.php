@@ -71,7 +71,9 @@ final readonly class KeepCapture
         }
         // What a server that was killed has left behind: a capture on its way, how far a reading was.
         foreach (File::isDirectory(Capture::folder()) ? File::files(Capture::folder(), true) : [] as $file) {
-            if (preg_match(self::PASSING, $file->getFilename()) === 1 && $file->getMTime() < time() - self::PASSING_S) {
+            // Another request may have taken it away in the meantime.
+            $at = preg_match(self::PASSING, $file->getFilename()) === 1 ? @filemtime($file->getPathname()) : false;
+            if ($at !== false && $at < time() - self::PASSING_S) {
                 File::delete($file->getPathname());
             }
         }

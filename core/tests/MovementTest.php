@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Linguator\Core\Channel\ChannelLogText;
+use Linguator\Core\Capture\ChannelLogText;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Verb\Verbs;
@@ -57,6 +57,10 @@ it('reads a log however it was pasted', function (string $text) {
     'commas with a heading' => "t_ms,ch1,ch2\n0,1500,1500\n20.5,1500,1499.5\n",
     'semicolons and decimal commas' => "t;a;b\r\n0;1500;1500\r\n20,5;1500;1499,5\r\n",
     'tabs, no heading' => "0\t1500\t1500\n\n20.5\t1500\t1499.5",
+    'seconds, told by the heading' => "Time [s],ch1,ch2\n0,1500,1500\n0.0205,1500,1499.5\n",
+    'microseconds, told by the heading' => "time_us\tch1\tch2\n0\t1500\t1500\n20500\t1500\t1499.5\n",
+    'a heading that tells no unit' => "when;a;b\n0;1500;1500\n20,5;1500;1499,5\n",
+    'a comma at the end' => "0,1500,1500,\n20.5,1500,1499.5,\n",
     'JSON rows' => '[{"t_ms":0,"us":[1500,1500]},{"t_ms":20.5,"us":[1500,1499.5]}]',
     'the whole question' => '{"log":[{"t_ms":0,"us":[1500,1500]},{"t_ms":20.5,"us":[1500,1499.5]}]}',
 ]);

@@ -157,7 +157,9 @@ it('takes ends and rest of a stick, and says where a stick does not rest in its 
         1 => ['lo' => 1012.0, 'mid' => 1500.0, 'hi' => 1990.0, 'moved' => true, 'rested' => true],
         2 => ['lo' => 1085.0, 'mid' => 1548.5, 'hi' => 2012.0, 'moved' => true, 'rested' => false],
         3 => ['lo' => 1490.0, 'mid' => 1490.5, 'hi' => 1491.0, 'moved' => false, 'rested' => false],
-    ])->and(Readings::of(new ValueRows([])))->toBe([]);
+    ])->and(Readings::of(new ValueRows([new ValueRow(0, [1 => 1201.0]), new ValueRow(20, [1 => 1800.0])]))[1]->moved)->toBeFalse()
+        ->and(Readings::of(new ValueRows([new ValueRow(0, [1 => 1200.0]), new ValueRow(20, [1 => 1800.0])]))[1]->moved)->toBeTrue()
+        ->and(Readings::of(new ValueRows([])))->toBe([]);
 });
 
 it('puts a cut link in one sentence', function () {

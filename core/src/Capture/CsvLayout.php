@@ -52,9 +52,9 @@ final readonly class CsvLayout
         $rows = array_slice($lines, $heading + 1);
         $separator = self::separatorOf($lines[$heading], $rows);
         $names = self::cells($lines[$heading], $separator);
-        [$unit, $isTold] = self::unitOf($names[0]);
+        $unit = self::usPerUnit($names[0]);
 
-        return new self($separator, $unit, $isTold, self::columns(array_slice($names, 1), $rows, $separator), self::holdsValues($rows, $separator), $heading + 1);
+        return new self($separator, $unit ?? self::UNITS['s'], $unit !== null, self::columns(array_slice($names, 1), $rows, $separator), self::holdsValues($rows, $separator), $heading + 1);
     }
 
     /** @return list<string> Trimmed, without quotes; a decimal comma is a point where commas do not part cells. */
@@ -128,17 +128,17 @@ final readonly class CsvLayout
         return count($cells) >= 2 && is_numeric($cells[0]) && is_numeric($cells[1]);
     }
 
-    /** @return array{float, bool} µs of one unit, and whether the heading told it. */
-    private static function unitOf(string $name): array
+    /** µs of one unit of a column, by its name; null: the name tells no unit. */
+    public static function usPerUnit(string $name): ?float
     {
         $words = preg_split('/[\s_()\[\]]+/u', mb_strtolower($name), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         foreach (array_reverse($words) as $word) {
             if (isset(self::UNITS[$word])) {
-                return [self::UNITS[$word], true];
+                return self::UNITS[$word];
             }
         }
 
-        return [self::UNITS['s'], false];
+        return null;
     }
 
     /**

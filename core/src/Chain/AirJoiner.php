@@ -66,7 +66,7 @@ final class AirJoiner
             }
         }
 
-        return Ways::of(...$joints);
+        return new Ways($joints);
     }
 
     /** The least bad reason why the two do not join, or null if some protocols do. */

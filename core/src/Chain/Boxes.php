@@ -80,12 +80,20 @@ final readonly class Boxes implements \Countable, \IteratorAggregate
     /** The position of the receiver in the craft; null: there is none. */
     public function lastReceiverAt(): ?int
     {
-        return $this->receiverAt(count($this->hops()));
+        for ($position = count($this->all) - 1; $position >= 0; $position--) {
+            if ($this->all[$position] instanceof Receiver) {
+                return $position;
+            }
+        }
+
+        return null;
     }
 
     public function lastReceiver(): ?Receiver
     {
-        return $this->receiver(count($this->hops()));
+        $receiver = $this->at($this->lastReceiverAt() ?? -1);
+
+        return $receiver instanceof Receiver ? $receiver : null;
     }
 
     /** The first controller behind the last receiver: it acts on the channels, and its order and thresholds count. */

@@ -27,7 +27,7 @@ final readonly class ChannelTaker
      */
     public static function of(Joints $joints, ?ChannelOrder $controllerOrder = null): ?self
     {
-        $controller = $joints->boxes()->controller();
+        $controller = $joints->boxes->controller();
         foreach ($controller === null ? [] : $joints as $joint) {
             if ($joint->to === $controller) {
                 $order = $controllerOrder ?? $controller->order;

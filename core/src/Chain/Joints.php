@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Chain;
 
-use Linguator\Core\Gear\Box;
-
 /**
  * The joints along a whole chain, from the handset on: joint k ends in box k + 1.
  *
@@ -13,9 +11,16 @@ use Linguator\Core\Gear\Box;
  */
 final readonly class Joints implements \Countable, \IteratorAggregate
 {
+    public Boxes $boxes;
+
     /** @param  non-empty-list<Joint>  $all */
     public function __construct(public array $all)
     {
+        $boxes = [$all[0]->from];
+        foreach ($all as $joint) {
+            $boxes[] = $joint->to;
+        }
+        $this->boxes = new Boxes($boxes);
     }
 
     public function first(): Joint
@@ -26,11 +31,6 @@ final readonly class Joints implements \Countable, \IteratorAggregate
     public function last(): Joint
     {
         return $this->all[count($this->all) - 1];
-    }
-
-    public function boxes(): Boxes
-    {
-        return new Boxes([$this->first()->from, ...array_map(static fn (Joint $joint): Box => $joint->to, $this->all)]);
     }
 
     public function count(): int

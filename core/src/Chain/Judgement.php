@@ -16,19 +16,23 @@ final class Judgement
     /** @var list<Code> */
     public array $misses = [];
 
-    private Findings $findings;
+    /** @var list<Finding> */
+    private array $findings = [];
 
     /** @var list<string> */
     private array $unknown = [];
 
     public function __construct(private readonly Box $from, private readonly Box $to)
     {
-        $this->findings = Findings::none();
     }
 
     public function add(Findings|Finding|null $found): void
     {
-        $this->findings = $this->findings->and($found);
+        if ($found instanceof Finding) {
+            $this->findings[] = $found;
+        } elseif ($found !== null) {
+            array_push($this->findings, ...$found->all);
+        }
     }
 
     public function miss(Code $code): void
@@ -70,11 +74,12 @@ final class Judgement
 
     public function findings(): Findings
     {
+        $all = Findings::of(...$this->findings);
         if ($this->unknown === []) {
-            return $this->findings;
+            return $all;
         }
 
-        return $this->findings->and(new Finding(Code::M13, Severity::Check,
+        return $all->and(new Finding(Code::M13, Severity::Check,
             "Not known between {$this->from->name()} and {$this->to->name()}: ".implode(', ', $this->unknown).'.',
             why: 'They may join, or not; nobody has said.', change: 'Look it up or measure it, and enter it on the card.',
             from: $this->from->id(), to: $this->to->id()));

@@ -38,7 +38,7 @@ final readonly class Path implements \JsonSerializable
 
     public function boxes(): Boxes
     {
-        return $this->joints->boxes();
+        return $this->joints->boxes;
     }
 
     /** @return list<string> */

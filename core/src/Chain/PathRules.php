@@ -61,7 +61,7 @@ final class PathRules
      */
     public static function telemetry(Joints $joints, Telemetry $telemetry): ?Finding
     {
-        $receiver = $joints->boxes()->lastReceiver();
+        $receiver = $joints->boxes->lastReceiver();
         $toController = $joints->last()->to instanceof Controller;
         if ($receiver?->telemetry !== true || $telemetry === Telemetry::Full || ($telemetry === Telemetry::Link && ! $toController)) {
             return null;

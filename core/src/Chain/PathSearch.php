@@ -63,13 +63,13 @@ final class PathSearch
         foreach ($this->heads() as [$sender, $head]) {
             foreach ($this->receivers as $receiver) {
                 $end = $this->end($receiver);
-                $ways = $end === null || ! $this->holdsAll($sender, $receiver) ? Ways::of() : $this->air->ways($sender, $receiver);
-                if ($end !== null && ! $ways->areNone()) {
+                $ways = $end === null || ! $this->holdsAll($sender, $receiver) ? null : $this->air->ways($sender, $receiver);
+                if ($end !== null && $ways?->areNone() === false) {
                     $open[] = [$head->least->plus($ways->least)->plus($end), $head, $receiver, $ways];
                 }
             }
         }
-        usort($open, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: Path::compareIds([...$a[1]->ids(), $a[2]->id], [...$b[1]->ids(), $b[2]->id]));
+        usort($open, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: Path::compareIds([...$a[1]->ids, $a[2]->id], [...$b[1]->ids, $b[2]->id]));
         foreach ($open as [$bound, $head, $receiver, $ways]) {
             if ($this->isTooDear($bound)) {
                 break;
@@ -164,7 +164,7 @@ final class PathSearch
                 }
             }
         }
-        usort($open, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: Path::compareIds($a[1]->ids(), $b[1]->ids()));
+        usort($open, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: Path::compareIds($a[1]->ids, $b[1]->ids));
         foreach ($open as [$bound, $middle, $sender, $first]) {
             if ($this->isTooDear($bound)) {
                 break;
@@ -204,8 +204,8 @@ final class PathSearch
             $reached = [];
             foreach ($this->receivers as $receiver) {
                 $end = $this->end($receiver);
-                $ways = $end === null ? Ways::of() : $this->air->ways($module, $receiver);
-                if ($end !== null && ! $ways->areNone()) {
+                $ways = $end === null ? null : $this->air->ways($module, $receiver);
+                if ($end !== null && $ways?->areNone() === false) {
                     $reached[] = new Reached($ways->least->plus($end), $receiver, $ways);
                 }
             }
@@ -231,7 +231,7 @@ final class PathSearch
                 $open[] = [$head->least->plus($seconds[$module->id][0]->least), $head, $seconds[$module->id]];
             }
         }
-        usort($open, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: Path::compareIds($a[1]->ids(), $b[1]->ids()));
+        usort($open, static fn (array $a, array $b): int => $a[0]->compare($b[0]) ?: Path::compareIds($a[1]->ids, $b[1]->ids));
         foreach ($open as [$bound, $head, $reached]) {
             if ($this->isTooDear($bound)) {
                 break;
@@ -273,7 +273,7 @@ final class PathSearch
         if ($atBest !== $rank) {
             return $atBest > $rank;
         }
-        $ids = $begun->ids();
+        $ids = $begun->ids;
 
         return Path::compareIds($ids, array_slice($third->ids(), 1, count($ids))) > 0;
     }

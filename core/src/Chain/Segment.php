@@ -15,6 +15,7 @@ final readonly class Segment
      * @param  list<Box>  $boxes
      * @param  list<Ways>  $couplings  One for each box.
      * @param  list<string>  $converters  Ids of the converters in it.
+     * @param  list<string>  $ids  Of all its boxes: compared too often to be asked for each time.
      */
     private function __construct(
         public array $boxes,
@@ -22,12 +23,13 @@ final readonly class Segment
         public Cost $least,
         public Findings $boxFindings,
         public array $converters,
+        public array $ids,
     ) {
     }
 
     public static function start(): self
     {
-        return new self([], [], Cost::zero(), Findings::none(), []);
+        return new self([], [], Cost::zero(), Findings::none(), [], []);
     }
 
     /** @param  Findings|null  $findings  Those of the box itself. */
@@ -39,8 +41,9 @@ final readonly class Segment
             [...$this->boxes, $box],
             [...$this->couplings, $ways],
             $this->least->plus($ways->least)->plusBox($fixes),
-            $this->boxFindings->and(...array_filter([$findings])),
+            $this->boxFindings->and($findings),
             $isConverter ? [...$this->converters, $box->id()] : $this->converters,
+            [...$this->ids, $box->id()],
         );
     }
 
@@ -52,12 +55,7 @@ final readonly class Segment
             $this->least->plus($next->least),
             $this->boxFindings->and($next->boxFindings),
             [...$this->converters, ...$next->converters],
+            [...$this->ids, ...$next->ids],
         );
-    }
-
-    /** @return list<string> */
-    public function ids(): array
-    {
-        return array_map(static fn (Box $box): string => $box->id(), $this->boxes);
     }
 }

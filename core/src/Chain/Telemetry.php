@@ -28,7 +28,7 @@ enum Telemetry: string
     {
         $behind = false;
         $full = $joints->last()->to instanceof Controller;
-        $lastReceiver = ($joints->boxes()->lastReceiverAt() ?? 1) - 1;
+        $lastReceiver = ($joints->boxes->lastReceiverAt() ?? 1) - 1;
         foreach ($joints as $k => $joint) {
             $behind = $k > $lastReceiver;
             $broken = ($joint->to instanceof Receiver && $joint->to->telemetry !== true)

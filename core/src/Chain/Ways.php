@@ -15,14 +15,9 @@ final readonly class Ways implements \IteratorAggregate
     public Cost $least;
 
     /** @param  list<Joint>  $all */
-    private function __construct(public array $all)
+    public function __construct(public array $all = [])
     {
-        $this->least = Cost::leastOf(...$all);
-    }
-
-    public static function of(Joint ...$all): self
-    {
-        return new self(array_values($all));
+        $this->least = $all === [] ? Cost::zero() : Cost::leastOf(...$all);
     }
 
     public function areNone(): bool

@@ -43,8 +43,9 @@ final class WireJoiner
     private function find(Box $from, Box $to): Ways
     {
         $joints = [];
+        $inputs = $to->ports()->inputs;
         foreach ($from->ports()->outputs as $output) {
-            foreach ($to->ports()->inputs as $input) {
+            foreach ($inputs as $input) {
                 if ($output->format->id === $input->format->id && ! ($output->place === Place::Bay && ! $to instanceof Module)) {
                     $verdict = $this->judge($from, $output, $to, $input);
                     if ($verdict instanceof Joint) {
@@ -54,15 +55,16 @@ final class WireJoiner
             }
         }
 
-        return Ways::of(...$joints);
+        return new Ways($joints);
     }
 
     /** The least bad reason why the two do not join, or null if some ports do. */
     public function nearestMisfit(Box $from, Box $to): ?Misfit
     {
         $nearest = null;
+        $inputs = $to->ports()->inputs;
         foreach ($from->ports()->outputs as $output) {
-            foreach ($to->ports()->inputs as $input) {
+            foreach ($inputs as $input) {
                 $verdict = $this->judge($from, $output, $to, $input);
                 if ($verdict instanceof Joint) {
                     return null;

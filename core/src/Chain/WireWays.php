@@ -96,7 +96,7 @@ final class WireWays
             }
             [$tails, $from] = [$longer, $station];
         }
-        usort($tails, static fn (Segment $a, Segment $b): int => $a->least->compare($b->least) ?: Path::compareIds($a->ids(), $b->ids()));
+        usort($tails, static fn (Segment $a, Segment $b): int => $a->least->compare($b->least) ?: Path::compareIds($a->ids, $b->ids));
 
         return $tails;
     }
@@ -106,8 +106,8 @@ final class WireWays
     {
         $ways = [];
         foreach ($this->fedBy($from) as $converter) {
-            $onward = $this->isFree($converter, $inCraft, ...$used) ? $this->joiner->ways($converter, $to) : Ways::of();
-            if (! $onward->areNone()) {
+            $onward = $this->isFree($converter, $inCraft, ...$used) ? $this->joiner->ways($converter, $to) : null;
+            if ($onward?->areNone() === false) {
                 $ways[] = Segment::start()
                     ->to($converter, $this->joiner->ways($from, $converter), $inCraft ? $this->fed($converter) : null, true)
                     ->to($to, $onward, $inCraft ? $this->fed($to) : null);

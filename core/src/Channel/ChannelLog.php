@@ -6,13 +6,11 @@ namespace Linguator\Core\Channel;
 
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
+use Linguator\Core\Quantity\Pulse;
 
 /** Channel values over time: rows of pulse widths in microseconds at rising times in milliseconds. */
 final readonly class ChannelLog
 {
-    /** A channel has moved when it leaves its rest by more than this (µs). */
-    public const MOVED_US = 50.0;
-
     /**
      * @param  non-empty-list<float>  $times
      * @param  non-empty-list<non-empty-list<float>>  $columns  By channel, from channel 1.
@@ -90,7 +88,7 @@ final readonly class ChannelLog
         $start = null;
         $last = 0;
         foreach ($this->columns[$channel - 1] as $row => $value) {
-            if (abs($value - $rest) > self::MOVED_US) {
+            if (abs($value - $rest) > Pulse::MOVED_US) {
                 $start ??= $row;
                 $last = $row;
             } elseif ($start !== null) {

@@ -73,7 +73,7 @@ final readonly class MovementAnalysis
         $found = $this->assigned[$channel] ?? null;
         $rest = $this->log->rest($channel);
 
-        $moved = max($values) - $rest > ChannelLog::MOVED_US || $rest - min($values) > ChannelLog::MOVED_US;
+        $moved = max($values) - $rest > Pulse::MOVED_US || $rest - min($values) > Pulse::MOVED_US;
 
         return new MovedChannel($channel, $found?->letter, $found?->reversed, min($values), $rest, max($values), $moved);
     }

@@ -17,14 +17,34 @@ final class Plain
 
     public static function of(mixed $value): mixed
     {
+        if (is_array($value)) {
+            return self::each($value);
+        }
+
         return match (true) {
-            is_array($value) => array_map(self::of(...), $value),
             ! is_object($value) => $value,
             $value instanceof \BackedEnum => $value->value,
             $value instanceof \JsonSerializable => self::told($value->jsonSerialize()),
-            $value instanceof \stdClass => (object) array_map(self::of(...), get_object_vars($value)),
+            $value instanceof \stdClass => (object) self::each(get_object_vars($value)),
             default => self::properties($value),
         };
+    }
+
+    /**
+     * Most values are plain already: they are left where they stand.
+     *
+     * @param  array<mixed>  $values
+     * @return array<mixed>
+     */
+    private static function each(array $values): array
+    {
+        foreach ($values as $key => $value) {
+            if (is_object($value) || is_array($value)) {
+                $values[$key] = self::of($value);
+            }
+        }
+
+        return $values;
     }
 
     /** @return array<string, mixed> The same of an object that becomes an object. */
@@ -50,7 +70,7 @@ final class Plain
     {
         $plain = [];
         foreach (get_object_vars($value) as $name => $property) {
-            $plain[self::key((string) $name)] = self::of($property);
+            $plain[self::$keys[$name] ?? self::key((string) $name)] = is_object($property) || is_array($property) ? self::of($property) : $property;
         }
 
         return $plain;

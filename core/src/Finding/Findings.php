@@ -19,7 +19,7 @@ final readonly class Findings implements \Countable, \IteratorAggregate, \JsonSe
     /** Rules that found nothing say null. */
     public static function of(?Finding ...$findings): self
     {
-        return new self(array_values(array_filter($findings)));
+        return new self($findings === [] ? [] : array_values(array_filter($findings)));
     }
 
     public static function none(): self
@@ -29,12 +29,16 @@ final readonly class Findings implements \Countable, \IteratorAggregate, \JsonSe
 
     public function and(self|Finding|null ...$more): self
     {
-        $all = [$this->all];
+        $all = $this->all;
         foreach ($more as $one) {
-            $all[] = $one instanceof self ? $one->all : array_filter([$one]);
+            if ($one instanceof Finding) {
+                $all[] = $one;
+            } elseif ($one !== null && $one->all !== []) {
+                array_push($all, ...$one->all);
+            }
         }
 
-        return new self(array_merge(...array_map(array_values(...), $all)));
+        return count($all) === count($this->all) ? $this : new self($all);
     }
 
     /** @param  \Closure(Finding): bool  $which */
@@ -56,7 +60,13 @@ final readonly class Findings implements \Countable, \IteratorAggregate, \JsonSe
     /** The first as bad as this; null: there is none. */
     public function first(Severity $severity): ?Finding
     {
-        return $this->where(static fn (Finding $finding): bool => $finding->severity === $severity)->all[0] ?? null;
+        foreach ($this->all as $finding) {
+            if ($finding->severity === $severity) {
+                return $finding;
+            }
+        }
+
+        return null;
     }
 
     /** The first that must be mended, the worst kind before the others; null: there is none. */
@@ -72,7 +82,12 @@ final readonly class Findings implements \Countable, \IteratorAggregate, \JsonSe
 
     public function countOf(Severity ...$severities): int
     {
-        return count($this->where(static fn (Finding $finding): bool => in_array($finding->severity, $severities, true)));
+        $count = 0;
+        foreach ($this->all as $finding) {
+            $count += in_array($finding->severity, $severities, true) ? 1 : 0;
+        }
+
+        return $count;
     }
 
     public function holds(Finding $finding): bool

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Quantity;
 
-/** The pulse widths everybody counts from, µs. */
+/** The pulse widths everybody counts from, and what counts as a movement, µs. */
 final class Pulse
 {
     public const LOW_US = 1000.0;
@@ -12,4 +12,10 @@ final class Pulse
     public const CENTRE_US = 1500.0;
 
     public const HIGH_US = 2000.0;
+
+    /** A channel that leaves its rest by more than this has been moved. */
+    public const MOVED_US = 50.0;
+
+    /** A stick that travels at least so far was moved from end to end. */
+    public const END_TO_END_US = 600.0;
 }

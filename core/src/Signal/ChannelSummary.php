@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Signal;
 
+use Linguator\Core\Quantity\Pulse;
+
 /** What one channel did over a whole capture, µs. */
 final readonly class ChannelSummary implements \JsonSerializable
 {
-    /** A channel over which a stick was moved from end to end travels at least so far. */
-    private const MOVING_US = 600.0;
-
     /** @param  float|null  $noiseUs  Standard deviation over its quietest second; null: no second of it has times. */
     public function __construct(public int $channel, public float $minUs, public float $meanUs, public float $maxUs, public float $lastUs, public ?float $noiseUs)
     {
@@ -27,7 +26,7 @@ final readonly class ChannelSummary implements \JsonSerializable
 
     public function isMovedAllTheWay(): bool
     {
-        return $this->travelUs() >= self::MOVING_US;
+        return $this->travelUs() >= Pulse::END_TO_END_US;
     }
 
     public function jsonSerialize(): \stdClass

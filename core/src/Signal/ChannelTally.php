@@ -24,8 +24,6 @@ final class ChannelTally
     /** A channel that changed so often has been moved, not switched. */
     private const MOVES = 8;
 
-    private const MOVED_US = 50.0;
-
     /** A channel is stuck when it stands still for this share of the capture, up to its end. */
     private const STUCK_SHARE = 0.25;
 
@@ -113,7 +111,7 @@ final class ChannelTally
         $stuck = [];
         foreach ($this->channels as $channel => $figures) {
             $tail = $this->frames - $figures->stillFrom;
-            if ($figures->moves >= self::MOVES && $figures->high - $figures->low >= self::MOVED_US / $this->usPerCount && $tail >= max(self::STUCK_FRAMES, self::STUCK_SHARE * $this->frames)) {
+            if ($figures->moves >= self::MOVES && $figures->high - $figures->low >= Pulse::MOVED_US / $this->usPerCount && $tail >= max(self::STUCK_FRAMES, self::STUCK_SHARE * $this->frames)) {
                 $stuck[] = new StuckChannel($channel, $this->us($figures->last), $figures->stillFrom, $figures->stillFromUs, abs($figures->last - ($figures->first ?? 0)) <= $this->still);
             }
         }

@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Signal;
 
+use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Quantity\Steps;
 
 /** Where a channel of a capture ended and where it rested, µs. */
 final readonly class StickReading
 {
-    /** A channel that moves less was not taken to its ends. */
-    private const MOVED_US = 200.0;
-
     /** So near to an end, as a part of the travel, a stick rests there and not in its middle. */
     private const AT_AN_END = 0.1;
 
@@ -31,6 +29,6 @@ final readonly class StickReading
         [$lo, $mid, $hi] = [$values[0], $values[intdiv(count($values), 2)], $values[count($values) - 1]];
         $rested = min($mid - $lo, $hi - $mid) > self::AT_AN_END * ($hi - $lo);
 
-        return new self(Steps::clean($lo), Steps::clean($rested ? $mid : ($lo + $hi) / 2), Steps::clean($hi), $hi - $lo >= self::MOVED_US, $rested);
+        return new self(Steps::clean($lo), Steps::clean($rested ? $mid : ($lo + $hi) / 2), Steps::clean($hi), $hi - $lo >= Pulse::END_TO_END_US, $rested);
     }
 }

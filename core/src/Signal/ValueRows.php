@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Signal;
 
+use Linguator\Core\Quantity\Pulse;
+
 /**
  * The values of a capture over time, earliest first.
  *
@@ -11,9 +13,6 @@ namespace Linguator\Core\Signal;
  */
 final readonly class ValueRows implements \Countable, \IteratorAggregate
 {
-    /** A channel that moves less tells nothing of how two captures go together. */
-    private const MOVED_US = 50.0;
-
     /** @param  list<ValueRow>  $all */
     public function __construct(private array $all)
     {
@@ -67,7 +66,7 @@ final readonly class ValueRows implements \Countable, \IteratorAggregate
         return array_values(array_filter($this->channels(), function (int $channel): bool {
             $values = $this->of($channel);
 
-            return $values !== [] && max($values) - min($values) > self::MOVED_US;
+            return $values !== [] && max($values) - min($values) > Pulse::MOVED_US;
         }));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Steps\Order;
 
-use Linguator\Core\Channel\ChannelLogText;
+use Linguator\Core\Capture\ChannelLogText;
 use Linguator\Core\Channel\Letter;
 use Linguator\Core\Channel\MovementAnalysis;
 use Linguator\Core\Document\DocumentError;

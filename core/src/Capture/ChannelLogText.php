@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Linguator\Core\Channel;
+namespace Linguator\Core\Capture;
 
+use Linguator\Core\Channel\ChannelLog;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Excerpt;
 use Linguator\Core\Document\Json;
@@ -16,6 +17,8 @@ final class ChannelLogText
     private const MAX_BYTES = 8_388_608;
 
     private const MAX_ROWS = 200_000;
+
+    private const US_PER_MS = 1000.0;
 
     /**
      * The log itself, its rows held against what the verb `movement` takes.
@@ -32,8 +35,8 @@ final class ChannelLogText
     /**
      * Rows of the verb's `log`.
      *
-     * CSV: one row per moment, first the time in ms, then one value in µs per channel; commas, semicolons or tabs;
-     * with semicolons or tabs a decimal comma is understood; a heading line is skipped.
+     * CSV: one row per moment, first the time, then one value in µs per channel; commas, semicolons or tabs; with
+     * semicolons or tabs a decimal comma is understood. A heading may name the unit of time; without one it is ms.
      *
      * @return list<\stdClass>
      *
@@ -69,17 +72,19 @@ final class ChannelLogText
     private static function fromCsv(string $text): array
     {
         $rows = [];
-        $separator = null;
+        [$separator, $msPerUnit] = [null, 1.0];
         foreach (preg_split('/\r\n|\r|\n/', $text) ?: [] as $number => $line) {
             if (trim($line) === '') {
                 continue;
             }
             $separator ??= self::separatorOf($line);
-            $cells = array_map(trim(...), explode($separator, $line));
+            $cells = CsvLayout::cells($line, $separator);
             if ($rows === [] && preg_match('/[A-Za-z]/', $line) === 1) {
+                $msPerUnit = (CsvLayout::usPerUnit($cells[0]) ?? self::US_PER_MS) / self::US_PER_MS;
+
                 continue;
             }
-            $rows[] = self::row($cells, $separator, $number + 1);
+            $rows[] = self::row($cells, $msPerUnit, $number + 1);
             if (count($rows) > self::MAX_ROWS) {
                 throw new DocumentError('too_many', 'The log has more than '.self::MAX_ROWS.' rows; cut it to the sticks\' movements.');
             }
@@ -101,23 +106,22 @@ final class ChannelLogText
     }
 
     /** @param  list<string>  $cells */
-    private static function row(array $cells, string $separator, int $line): \stdClass
+    private static function row(array $cells, float $msPerUnit, int $line): \stdClass
     {
         $numbers = [];
         foreach ($cells as $k => $cell) {
-            $plain = $separator === ',' ? $cell : str_replace(',', '.', $cell);
             if ($cell === '' && $k === count($cells) - 1 && $k > 1) {
                 continue;
             }
-            if (! is_numeric($plain)) {
+            if (! is_numeric($cell)) {
                 throw (new DocumentError('not_a_number', "Line $line, value ".($k + 1).': found '.Excerpt::of($cell).'; expected a number.', 'log'))->onLine($line);
             }
-            $numbers[] = (float) $plain;
+            $numbers[] = (float) $cell;
         }
         if (count($numbers) < 2) {
             throw (new DocumentError('too_few', "Line $line: found ".count($numbers).' value(s); expected a time and at least one channel.', 'log'))->onLine($line);
         }
 
-        return (object) ['t_ms' => $numbers[0], 'us' => array_slice($numbers, 1)];
+        return (object) ['t_ms' => $numbers[0] * $msPerUnit, 'us' => array_slice($numbers, 1)];
     }
 }
