@@ -35,7 +35,7 @@ test('a capture is dropped, its finding read, and it is used for a rig', async (
   await use.getByRole('button', { name: 'Take them over' }).click()
   await expect(page.getByText('Readings taken over.')).toBeVisible()
   await use.getByRole('link', { name: 'Judge the order' }).click()
-  await expect(page.getByRole('textbox', { name: /Rows of time in ms/ })).toHaveValue(/^t_ms,ch1/)
+  await expect(page.getByRole('textbox', { name: /Rows of a time/ })).toHaveValue(/^t_ms,ch1/)
   await expect(page.getByText(/Each stick|moves|on channel/).first()).toBeVisible()
   await page.goto(`${address}/history`)
   await expect(page.getByText('Read from the capture avocet-sticks.csv: channel 3 1085 / 1548.5 / 2012 µs')).toBeVisible()

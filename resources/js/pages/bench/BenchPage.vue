@@ -11,6 +11,7 @@ import { useKeys } from '@/composables/useKeys'
 import { useNotice } from '@/composables/useNotice'
 import { TOOLS } from '../tools/tools'
 import KeepingPanel from './KeepingPanel.vue'
+import LabelledField from '@/components/form/LabelledField.vue'
 
 const router = useRouter()
 const notice = useNotice()
@@ -81,9 +82,8 @@ function date(at: string): string {
     </div>
 
     <form v-if="isAdding" class="new" @submit.prevent="add" @keydown.esc="isAdding = false">
-      <label
-        >Name of the craft
-        <input
+      <LabelledField label="Name of the craft"
+        ><input
           ref="nameField"
           v-model="name"
           class="field"
@@ -91,12 +91,11 @@ function date(at: string): string {
           autocomplete="off"
           :aria-invalid="problem !== ''"
           aria-describedby="new-problem"
-      /></label>
-      <label
-        >It is a
-        <select v-model="kind" class="field">
+      /></LabelledField>
+      <LabelledField label="It is a"
+        ><select v-model="kind" class="field">
           <option v-for="option in KINDS" :key="option.value" :value="option.value">{{ option.label }}</option>
-        </select></label
+        </select></LabelledField
       >
       <a-button type="primary" html-type="submit">Start its rig</a-button>
       <a-button @click="isAdding = false">Leave it</a-button>
@@ -177,11 +176,6 @@ function date(at: string): string {
   padding: 0.9rem 1rem;
   border-radius: var(--radius);
   margin-bottom: 1rem;
-}
-.new label {
-  display: flex;
-  flex-direction: column;
-  font-size: 0.9rem;
 }
 .problem {
   color: var(--stop);

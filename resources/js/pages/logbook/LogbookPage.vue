@@ -7,6 +7,7 @@ import { getJson, sentenceOf } from '@/api/http'
 import { type Logbook, rigsQuery } from '@/api/rigs'
 import AttachedFiles from '@/components/AttachedFiles.vue'
 import { byDay, clock, heading } from '@/lib/dates'
+import LabelledField from '@/components/form/LabelledField.vue'
 
 const KEYS = ['rig', 'kind', 'from', 'to', 'q'] as const
 type Key = (typeof KEYS)[number]
@@ -62,23 +63,23 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
       </p>
     </div>
     <form class="filters" role="search" aria-label="Filter the logbook" @submit.prevent>
-      <label
-        >Rig
-        <select class="field" :value="text('rig')" @change="set('rig', valueOf($event))">
+      <LabelledField label="Rig"
+        ><select class="field" :value="text('rig')" @change="set('rig', valueOf($event))">
           <option value="">every rig</option>
           <option v-for="rig in rigs.data.value?.rigs ?? []" :key="rig.slug" :value="rig.slug">{{ rig.name }}</option>
-        </select></label
+        </select></LabelledField
       >
-      <label
-        >Kind
-        <select class="field" :value="text('kind')" @change="set('kind', valueOf($event))">
+      <LabelledField label="Kind"
+        ><select class="field" :value="text('kind')" @change="set('kind', valueOf($event))">
           <option value="">everything</option>
           <option v-for="kind in log.data.value?.kinds ?? []" :key="kind" :value="kind">{{ kind }}</option>
-        </select></label
+        </select></LabelledField
       >
-      <label>From <input class="field" type="date" :value="text('from')" @change="set('from', valueOf($event))" /></label>
-      <label>To <input class="field" type="date" :value="text('to')" @change="set('to', valueOf($event))" /></label>
-      <label class="words">Words <input class="field" type="search" :value="text('q')" maxlength="100" @input="set('q', valueOf($event))" /></label>
+      <LabelledField label="From"><input class="field" type="date" :value="text('from')" @change="set('from', valueOf($event))" /></LabelledField>
+      <LabelledField label="To"><input class="field" type="date" :value="text('to')" @change="set('to', valueOf($event))" /></LabelledField>
+      <LabelledField class="words" label="Words"
+        ><input class="field" type="search" :value="text('q')" maxlength="100" @input="set('q', valueOf($event))"
+      /></LabelledField>
     </form>
     <p v-if="log.error.value" class="band stop" role="alert">{{ sentenceOf(log.error.value) }}</p>
     <p v-else-if="log.data.value && days.length === 0" class="muted">Nothing of that kind was written down.</p>
@@ -112,11 +113,6 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
   flex-wrap: wrap;
   gap: 0.6rem 1rem;
   margin: 1rem 0 0.4rem;
-}
-.filters label {
-  display: flex;
-  flex-direction: column;
-  font-size: 0.9rem;
 }
 .words {
   flex: 1 1 12rem;
@@ -161,7 +157,7 @@ li {
   .kind {
     display: none;
   }
-  .filters label {
+  .filters > label {
     flex: 1 1 40%;
   }
 }

@@ -4,6 +4,7 @@ import type { BindAttempt, BindCombination, BindHopView } from '@/api/rigs'
 import { numberFrom } from '@/lib/numberText'
 import type { RigHandle } from '@/composables/useRig'
 import CountDown from './CountDown.vue'
+import LabelledField from '@/components/form/LabelledField.vue'
 
 export interface BindHopProps {
   hop: BindHopView
@@ -75,29 +76,27 @@ const date = (at: string | null | undefined) =>
         </p>
         <p class="band" :class="{ calm: !lastFailed }">{{ hop.because }}</p>
         <form class="log" @submit.prevent>
-          <label v-if="hop.variants.length > 1"
-            >Protocol
-            <select v-model="tried.variant" class="field">
+          <LabelledField v-if="hop.variants.length > 1" label="Protocol"
+            ><select v-model="tried.variant" class="field">
               <option v-for="name in hop.variants" :key="name">{{ name }}</option>
-            </select></label
+            </select></LabelledField
           >
-          <label v-if="hop.channel_modes.length > 1"
-            >Channels
-            <select v-model="tried.channel_mode" class="field">
+          <LabelledField v-if="hop.channel_modes.length > 1" label="Channels"
+            ><select v-model="tried.channel_mode" class="field">
               <option v-for="name in hop.channel_modes" :key="name">{{ name }}</option>
-            </select></label
+            </select></LabelledField
           >
-          <label v-if="hop.regions.length > 1"
-            >Region
-            <select v-model="tried.region" class="field">
+          <LabelledField v-if="hop.regions.length > 1" label="Region"
+            ><select v-model="tried.region" class="field">
               <option v-for="name in hop.regions" :key="name">{{ name }}</option>
-            </select></label
+            </select></LabelledField
           >
-          <label
-            >Distance, m
-            <input v-model="tried.distance" class="field value distance" inputmode="decimal" maxlength="6" :aria-invalid="distance === null"
-          /></label>
-          <label class="note">Seen <input v-model="tried.note" class="field" maxlength="200" placeholder="what the light did" /></label>
+          <LabelledField label="Distance, m"
+            ><input v-model="tried.distance" class="field value distance" inputmode="decimal" maxlength="6" :aria-invalid="distance === null"
+          /></LabelledField>
+          <LabelledField class="note" label="Seen"
+            ><input v-model="tried.note" class="field" maxlength="200" placeholder="what the light did"
+          /></LabelledField>
           <div class="taps">
             <a-button type="primary" :disabled="distance === null" @click="log(true)">It bound</a-button>
             <a-button :disabled="distance === null" @click="log(false)">It did not</a-button>
@@ -201,11 +200,6 @@ const date = (at: string | null | undefined) =>
   gap: 0.6rem 0.9rem;
   margin-top: 0.8rem;
   align-items: end;
-}
-.log label {
-  display: flex;
-  flex-direction: column;
-  font-size: 0.9rem;
 }
 .distance {
   width: 5.5rem;

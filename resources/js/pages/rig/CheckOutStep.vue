@@ -8,6 +8,7 @@ import StateMark from '@/components/StateMark.vue'
 import { age, day } from '@/lib/dates'
 import type { RigHandle } from '@/composables/useRig'
 import RangeMeaning from './RangeMeaning.vue'
+import LabelledField from '@/components/form/LabelledField.vue'
 
 export interface CheckOutStepProps {
   rig: RigData
@@ -111,8 +112,8 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
         </p>
         <p v-else-if="view.sign_off.state === 'holds' && view.sign_off.observed" class="band calm">{{ view.sign_off.observed }}</p>
         <form class="row" @submit.prevent="sign">
-          <label>Name <input v-model="by" class="field" maxlength="80" autocomplete="name" /></label>
-          <label class="grow">Note <input v-model="note" class="field" maxlength="300" /></label>
+          <LabelledField label="Name"><input v-model="by" class="field" maxlength="80" autocomplete="name" /></LabelledField>
+          <LabelledField label="Note" is-growing><input v-model="note" class="field" maxlength="300" /></LabelledField>
           <a-button type="primary" html-type="submit" :disabled="view.refused_because.length > 0 || by.trim() === ''">Sign it off</a-button>
         </form>
         <template v-if="view.refused_because.length > 0">
@@ -205,14 +206,6 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
   gap: 0.7rem;
   align-items: end;
   margin: 0.5rem 0;
-}
-.row label {
-  display: flex;
-  flex-direction: column;
-  font-size: 0.9rem;
-}
-.grow {
-  flex: 1 1 14rem;
 }
 @media (max-width: 700px) {
   .checks li {

@@ -6,6 +6,7 @@ import { postJson, sentenceOf } from '@/api/http'
 import { type RigData, rigsQuery } from '@/api/rigs'
 import { shelfQuery } from '@/api/shelf'
 import { useNotice } from '@/composables/useNotice'
+import LabelledField from '@/components/form/LabelledField.vue'
 
 export interface DuplicateFormProps {
   rig: RigData
@@ -45,13 +46,12 @@ async function duplicate(): Promise<void> {
 <template>
   <p v-if="!isOpen"><button type="button" class="link-button" @click="open">Duplicate this rig, for a relay or another receiver</button></p>
   <form v-else class="duplicate" @submit.prevent="duplicate">
-    <label>Name <input v-model="name" class="field" maxlength="200" required /></label>
-    <label
-      >Receiver
-      <select v-model="receiver" class="field">
+    <LabelledField label="Name"><input v-model="name" class="field" maxlength="200" required /></LabelledField>
+    <LabelledField label="Receiver"
+      ><select v-model="receiver" class="field">
         <option value="">the same</option>
         <option v-for="card in receivers" :key="card.id" :value="card.id">{{ card.name }}</option>
-      </select></label
+      </select></LabelledField
     >
     <a-button type="primary" html-type="submit">Duplicate</a-button>
     <a-button @click="isOpen = false">Leave it</a-button>
@@ -66,11 +66,6 @@ async function duplicate(): Promise<void> {
   gap: 0.7rem;
   align-items: end;
   margin: 0.6rem 0;
-}
-label {
-  display: flex;
-  flex-direction: column;
-  font-size: 0.9rem;
 }
 .problem {
   color: var(--stop);

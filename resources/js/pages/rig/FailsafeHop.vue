@@ -7,6 +7,7 @@ import { age, day } from '@/lib/dates'
 import type { RigHandle } from '@/composables/useRig'
 import { useUnits } from '@/composables/useUnits'
 import FindingLine from '@/components/FindingLine.vue'
+import LabelledField from '@/components/form/LabelledField.vue'
 
 export interface FailsafeHopProps {
   hop: FailsafeHopView
@@ -142,8 +143,10 @@ async function tested(passed: boolean): Promise<void> {
         <li>{{ rig.review.failsafe.recovery }}</li>
       </ol>
       <div class="row">
-        <label class="grow">What was seen <input v-model="seen" class="field" maxlength="300" placeholder="motor stopped, surfaces neutral" /></label>
-        <label>By <input v-model="by" class="field by" maxlength="80" autocomplete="name" /></label>
+        <LabelledField label="What was seen" is-growing
+          ><input v-model="seen" class="field" maxlength="300" placeholder="motor stopped, surfaces neutral"
+        /></LabelledField>
+        <LabelledField label="By"><input v-model="by" class="field by" maxlength="80" autocomplete="name" /></LabelledField>
         <a-button type="primary" :disabled="['holds_last', 'full_throttle', 'motor_runs', 'unknown'].includes(hop.outcome)" @click="tested(true)"
           >As it must</a-button
         >
@@ -238,14 +241,6 @@ li {
   gap: 0.7rem;
   align-items: end;
   margin-top: 0.5rem;
-}
-.row label {
-  display: flex;
-  flex-direction: column;
-  font-size: 0.9rem;
-}
-.grow {
-  flex: 1 1 14rem;
 }
 .by {
   width: 8rem;

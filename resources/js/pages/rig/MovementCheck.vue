@@ -9,6 +9,7 @@ import type { RigHandle } from '@/composables/useRig'
 import FindingLine from '@/components/FindingLine.vue'
 import { day as date } from '@/lib/dates'
 import { lettersOf, NAME_OF, type StickLetter, STICKS } from '@/lib/letters'
+import LabelledField from '@/components/form/LabelledField.vue'
 
 export interface MovementCheckProps {
   rig: RigData
@@ -95,8 +96,7 @@ async function read(event: Event): Promise<void> {
       >
     </div>
     <div v-else class="log">
-      <label
-        >Rows of time in ms and channel values in µs
+      <LabelledField label="Rows of a time (ms, unless the heading says otherwise) and channel values in µs">
         <textarea
           v-model="log"
           class="field value"
@@ -104,10 +104,10 @@ async function read(event: Event): Promise<void> {
           spellcheck="false"
           placeholder="t_ms,ch1,ch2,ch3,ch4&#10;0,1500,1500,1000,1500"
         ></textarea>
-      </label>
+      </LabelledField>
       <div class="row">
-        <label>Sticks moved, in this sequence <input v-model="sequence" class="field value" maxlength="7" size="7" /></label>
-        <label>or a file <input type="file" accept=".csv,.json,.txt" @change="read" /></label>
+        <LabelledField label="Sticks moved, in this sequence"><input v-model="sequence" class="field value" maxlength="7" size="7" /></LabelledField>
+        <LabelledField label="or a file"><input type="file" accept=".csv,.json,.txt" @change="read" /></LabelledField>
       </div>
     </div>
     <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
@@ -169,11 +169,6 @@ section {
   justify-content: space-between;
   align-items: center;
   gap: 0.8rem;
-}
-.log label {
-  display: flex;
-  flex-direction: column;
-  font-size: 0.9rem;
 }
 .row {
   display: flex;

@@ -11,6 +11,7 @@ import CardLabel from './CardLabel.vue'
 import FieldRow from './FieldRow.vue'
 import { type Entry, getAt, idFrom } from './cardPaths'
 import { CHAPTERS } from './fields'
+import LabelledField from '@/components/form/LabelledField.vue'
 
 export interface CardEditorProps {
   /** Null: a card that is not on the shelf yet. */
@@ -154,18 +155,17 @@ const aliasText = computed(() => ((getAt(card.value, 'alias') as string[] | unde
         <span class="muted small" aria-live="polite">{{ saved }}</span>
       </header>
       <div class="grid">
-        <label class="name"
-          >What is printed on it? <input ref="nameField" class="field" :value="card.name" maxlength="200" autocomplete="off" @input="rename"
-        /></label>
-        <label v-if="isNew"
-          >It is a
-          <select class="field" :value="card.kind" @change="rekind">
+        <LabelledField class="name" label="What is printed on it?"
+          ><input ref="nameField" class="field" :value="card.name" maxlength="200" autocomplete="off" @input="rename"
+        /></LabelledField>
+        <LabelledField v-if="isNew" label="It is a"
+          ><select class="field" :value="card.kind" @change="rekind">
             <option v-for="kind in KINDS" :key="kind.kind" :value="kind.kind">{{ kind.one }}</option>
-          </select></label
+          </select></LabelledField
         >
-        <label class="name"
-          >What else do manuals call it? <TextField :value="aliasText" :save="tellAliases" placeholder="several, parted by commas"
-        /></label>
+        <LabelledField class="name" label="What else do manuals call it?"
+          ><TextField :value="aliasText" :save="tellAliases" placeholder="several, parted by commas"
+        /></LabelledField>
       </div>
       <template v-if="asText === null">
         <section v-for="chapter in CHAPTERS[card.kind]" :key="chapter.title">
@@ -175,7 +175,9 @@ const aliasText = computed(() => ((getAt(card.value, 'alias') as string[] | unde
           </div>
         </section>
       </template>
-      <label v-else class="whole">The whole card <textarea v-model="asText" class="field value" rows="22" spellcheck="false"></textarea></label>
+      <LabelledField v-else class="whole" label="The whole card">
+        <textarea v-model="asText" class="field value" rows="22" spellcheck="false"></textarea>
+      </LabelledField>
       <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
       <footer>
         <a-button v-if="isNew || asText !== null" type="primary" html-type="submit">{{ isNew ? 'Put it on the shelf' : 'Save the card' }}</a-button>
@@ -216,11 +218,6 @@ header {
   gap: 0.6rem 0.9rem;
   align-items: end;
   margin-top: 0.4rem;
-}
-label {
-  display: flex;
-  flex-direction: column;
-  font-size: 0.9rem;
 }
 .name {
   grid-column: span 2;

@@ -7,6 +7,7 @@ import { postJson, sentenceOf } from '@/api/http'
 import { figure } from '@/lib/numberText'
 import FindingLine from '@/components/FindingLine.vue'
 import OverlayDrawing from './OverlayDrawing.vue'
+import LabelledField from '@/components/form/LabelledField.vue'
 
 const route = useRoute()
 const router = useRouter()
@@ -65,16 +66,14 @@ const delay = computed(() => result.value?.comparison.delay_ms ?? null)
     </p>
     <div class="sides">
       <div v-for="side in ['a', 'b'] as const" :key="side">
-        <label
-          >{{ side === 'a' ? 'The first one' : 'The second one' }}
-          <select class="field" :value="text(side)" @change="tell(side, ($event.target as HTMLSelectElement).value)">
+        <LabelledField :label="side === 'a' ? 'The first one' : 'The second one'"
+          ><select class="field" :value="text(side)" @change="tell(side, ($event.target as HTMLSelectElement).value)">
             <option value="">choose a capture</option>
             <option v-for="one in desk?.captures ?? []" :key="one.id" :value="one.id">{{ one.name }}</option>
-          </select></label
+          </select></LabelledField
         >
-        <label v-if="wires[side].length > 1"
-          >wire
-          <select
+        <LabelledField v-if="wires[side].length > 1" label="wire"
+          ><select
             class="field"
             :aria-label="side === 'a' ? 'Wire of the first one' : 'Wire of the second one'"
             :value="text(`line_${side}`)"
@@ -82,7 +81,7 @@ const delay = computed(() => result.value?.comparison.delay_ms ?? null)
           >
             <option value="">the busiest</option>
             <option v-for="wire in wires[side]" :key="wire" :value="wire">{{ wire }}</option>
-          </select></label
+          </select></LabelledField
         >
       </div>
     </div>
@@ -135,9 +134,6 @@ const delay = computed(() => result.value?.comparison.delay_ms ?? null)
   margin: 0.9rem 0;
 }
 .sides label {
-  display: flex;
-  flex-direction: column;
-  font-size: 0.9rem;
   margin-bottom: 0.4rem;
 }
 .sentence {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue'
+import LabelledField from '@/components/form/LabelledField.vue'
 
 export interface StandInFormProps {
   formats: { id: string; name: string }[]
@@ -43,33 +44,32 @@ function send(): void {
   <form class="stand-in" @submit.prevent="send">
     <p class="muted small">A simulated receiver with moving sticks, made by the same encoder: to try things without equipment.</p>
     <div class="row">
-      <label
-        >It sends
-        <select v-model="form.format" class="field">
+      <LabelledField label="It sends"
+        ><select v-model="form.format" class="field">
           <option v-for="format in props.formats" :key="format.id" :value="format.id">{{ format.name }}</option>
           <option value="ppm">pulse train</option>
           <option value="pwm">single pulse</option>
-        </select></label
+        </select></LabelledField
       >
-      <label
-        >captured as
-        <select v-model="form.kind" class="field">
+      <LabelledField label="captured as"
+        ><select v-model="form.kind" class="field">
           <option v-for="kind in KINDS" :key="kind" :value="kind">{{ kind }}</option>
-        </select></label
+        </select></LabelledField
       >
-      <label
-        >for
-        <span class="unit"><input v-model.number="form.seconds" class="field value" type="number" min="0.1" max="60" step="0.1" /> s</span></label
+      <LabelledField label="for"
+        ><span class="unit"
+          ><input v-model.number="form.seconds" class="field value" type="number" min="0.1" max="60" step="0.1" /> s</span
+        ></LabelledField
       >
-      <label
-        >and
-        <select v-model="form.fault" class="field">
+      <LabelledField label="and"
+        ><select v-model="form.fault" class="field">
           <option v-for="one in FAULTS" :key="one.key" :value="one.key">{{ one.title }}</option>
-        </select></label
+        </select></LabelledField
       >
-      <label v-if="form.fault !== 'none'"
-        >by how much
-        <span class="unit"><input v-model.number="form.amount" class="field value" type="number" min="0" step="any" /> {{ fault?.unit }}</span></label
+      <LabelledField v-if="form.fault !== 'none'" label="by how much"
+        ><span class="unit"
+          ><input v-model.number="form.amount" class="field value" type="number" min="0" step="any" /> {{ fault?.unit }}</span
+        ></LabelledField
       >
       <label class="tick"><input v-model="form.inverted" type="checkbox" /> upside down</label>
       <a-button type="primary" html-type="submit">Let it send</a-button>
@@ -85,13 +85,8 @@ function send(): void {
   align-items: end;
   margin-top: 0.5rem;
 }
-.row label {
-  display: flex;
-  flex-direction: column;
-  font-size: 0.9rem;
-}
 .row .tick {
-  flex-direction: row;
+  display: flex;
   gap: 0.4rem;
   padding-bottom: 0.4rem;
 }
