@@ -42,7 +42,7 @@ export function fakeHandle() {
 }
 
 /** A part of a screen on its own, with what the bench has told before. */
-export function part(component: Component, props: Record<string, unknown>, told: [readonly string[], unknown][] = []) {
+export function part(component: Component, props: Record<string, unknown>, told: [readonly unknown[], unknown][] = []) {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } })
   for (const [key, data] of told) client.setQueryData(key, data)
   return mount(component, {
