@@ -75,6 +75,9 @@ it('finds order, scale, direction, centre and delay between two captures again',
         $answer = Plain::object(new Comparison(new ValueRows($a), new ValueRows($b), $decoding, $decoding));
         expect($answer['delay_ms'])->toEqualWithDelta($delay, 10.0)
             ->and(array_column($answer['channels'], 'b'))->toBe($order)
+            ->and(in_array('order_differs', array_column($answer['findings'], 'code'), true))->toBe($order !== [1, 2, 3, 4])
+            ->and(in_array('reversed', array_column($answer['findings'], 'code'), true))->toBe(min($scale) < 0)
+            ->and(array_column($answer['findings'], 'code'))->not->toContain('format_differs', 'rate_differs', 'channel_missing')
             ->and(array_column($answer['channels'], 'reversed'))->toBe(array_map(fn (float $one): bool => $one < 0, $scale));
         foreach ($answer['channels'] as $k => $row) {
             expect($row['scale'])->toEqualWithDelta($scale[$k], 0.02);
