@@ -74,7 +74,7 @@ final readonly class PlanRequest
             self::idsOf($through, Module::class),
             self::idsOf($through, Receiver::class),
             self::functions($node),
-            $pack === null ? $handset->pack : Pack::fromNode($pack),
+            Pack::orNull($pack) ?? $handset->pack,
         );
     }
 

@@ -53,7 +53,7 @@ final readonly class Handset implements Box
             [...self::outputsOf($bay, Place::Bay), ...self::outputsOf($trainer, Place::Trainer)],
             $bay !== null,
             is_int($supply) || is_float($supply) ? (float) $supply : (is_string($supply) ? $supply : null),
-            $pack === null ? null : Pack::fromNode($pack),
+            Pack::orNull($pack),
         );
     }
 

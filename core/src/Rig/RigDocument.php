@@ -194,14 +194,14 @@ final class RigDocument
     {
         $pack = $this->settings()->node('pack');
 
-        return $pack === null ? $this->boxes->handset()?->pack : Pack::fromNode($pack);
+        return Pack::orNull($pack) ?? $this->boxes->handset()?->pack;
     }
 
     public function craftPack(): ?Pack
     {
         $pack = $this->settings()->node('craft_pack');
 
-        return $pack === null ? null : Pack::fromNode($pack);
+        return Pack::orNull($pack);
     }
 
     /** Whether the throttle's middle stops the motor: as told, else so for a car and a boat. */

@@ -22,6 +22,12 @@ final readonly class Pack
         return new self(Chemistry::from($pack->text('chemistry')), max(1, $pack->int('cells')));
     }
 
+    /** Null: none is told. */
+    public static function orNull(?Node $pack): ?self
+    {
+        return $pack === null ? null : self::fromNode($pack);
+    }
+
     public function full(): float
     {
         return $this->times($this->chemistry->full());

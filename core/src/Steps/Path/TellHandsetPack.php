@@ -8,8 +8,8 @@ use Linguator\Core\Document\Node;
 use Linguator\Core\Rig\Deed;
 use Linguator\Core\Rig\Intent;
 use Linguator\Core\Rig\Occasion;
+use Linguator\Core\Rig\PackSetting;
 use Linguator\Core\Rig\RigDocument;
-use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Supply\Pack;
 
 /** Which pack is in the handset. */
@@ -22,15 +22,11 @@ final readonly class TellHandsetPack implements Intent
 
     public static function read(Node $told): self
     {
-        $pack = $told->node('pack');
-
-        return new self($pack === null ? null : Pack::fromNode($pack));
+        return new self(Pack::orNull($told->node('pack')));
     }
 
     public function on(RigDocument $rig, Occasion $occasion): Deed
     {
-        return $this->pack === null
-            ? new Deed(RigPatch::of([], ['settings.pack']), "Handset pack as on the handset's card")
-            : new Deed(RigPatch::of(['settings.pack' => $this->pack->document()]), "Handset pack: {$this->pack->label()}");
+        return (new PackSetting('settings.pack', 'Handset pack', "Handset pack as on the handset's card"))->told($this->pack);
     }
 }

@@ -8,8 +8,8 @@ use Linguator\Core\Document\Node;
 use Linguator\Core\Rig\Deed;
 use Linguator\Core\Rig\Intent;
 use Linguator\Core\Rig\Occasion;
+use Linguator\Core\Rig\PackSetting;
 use Linguator\Core\Rig\RigDocument;
-use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Supply\Pack;
 
 /** What feeds the receiver. */
@@ -22,15 +22,11 @@ final readonly class TellCraftPack implements Intent
 
     public static function read(Node $told): self
     {
-        $pack = $told->node('pack');
-
-        return new self($pack === null ? null : Pack::fromNode($pack));
+        return new self(Pack::orNull($told->node('pack')));
     }
 
     public function on(RigDocument $rig, Occasion $occasion): Deed
     {
-        return $this->pack === null
-            ? new Deed(RigPatch::of([], ['settings.craft_pack']), 'The craft feeds the receiver itself')
-            : new Deed(RigPatch::of(['settings.craft_pack' => $this->pack->document()]), "Pack in the craft: {$this->pack->label()}");
+        return (new PackSetting('settings.craft_pack', 'Pack in the craft', 'The craft feeds the receiver itself'))->told($this->pack);
     }
 }

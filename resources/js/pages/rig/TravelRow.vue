@@ -97,15 +97,8 @@ function leave(event: FocusEvent): void {
   </div>
 </template>
 
+<style scoped src="./travelLine.css"></style>
 <style scoped>
-.line {
-  display: grid;
-  grid-template-columns: 1.2rem 5.6rem 15.6rem minmax(120px, 1fr) 5rem 3.2rem 1.5rem;
-  gap: 0.2rem 0.7rem;
-  align-items: center;
-  border-bottom: 1px solid var(--line);
-  padding: 0.45rem 0;
-}
 .ch {
   font-size: 1.05rem;
 }
@@ -166,20 +159,12 @@ function leave(event: FocusEvent): void {
   color: var(--stop);
 }
 @media (max-width: 1180px) {
-  .line {
-    grid-template-columns: 1.2rem minmax(5rem, 1fr) 15.6rem 5rem 3.2rem 1.5rem;
-  }
   .ruler-cell {
     grid-column: 2 / -1;
     grid-row: 2;
   }
 }
 @media (max-width: 700px) {
-  .line {
-    grid-template-columns: 1.4rem 1fr auto auto;
-    gap: 0.4rem 0.6rem;
-    padding: 0.8rem 0;
-  }
   .reads {
     grid-column: 1 / -1;
     grid-row: 2;

@@ -111,15 +111,8 @@ async function take(channels: number[], reverse: number[] = []): Promise<void> {
   </div>
 </template>
 
+<style scoped src="./travelLine.css"></style>
 <style scoped>
-.line {
-  display: grid;
-  grid-template-columns: 1.2rem 5.6rem 15.6rem minmax(120px, 1fr) 5rem 3.2rem 1.5rem;
-  gap: 0.2rem 0.7rem;
-  align-items: center;
-  border-bottom: 1px solid var(--line);
-  padding: 0.45rem 0;
-}
 .grid {
   margin-top: 0.7rem;
 }
@@ -136,9 +129,6 @@ async function take(channels: number[], reverse: number[] = []): Promise<void> {
   margin-top: 0.8rem;
 }
 @media (max-width: 1180px) {
-  .line {
-    grid-template-columns: 1.2rem minmax(5rem, 1fr) 15.6rem 5rem 3.2rem 1.5rem;
-  }
   .head span:nth-child(4) {
     display: none;
   }
@@ -146,11 +136,6 @@ async function take(channels: number[], reverse: number[] = []): Promise<void> {
 @media (max-width: 700px) {
   .head {
     display: none;
-  }
-  .line {
-    grid-template-columns: 1.4rem 1fr auto auto;
-    gap: 0.4rem 0.6rem;
-    padding: 0.8rem 0;
   }
   .take {
     flex-direction: column;
