@@ -174,3 +174,67 @@ it('has no motor to fear for where the craft has none', function () {
     $hop = askLoss($rig)['hops'][0];
     expect(array_column($hop['findings'], 'code'))->not->toContain('F1')->and($hop['outcome'])->toBe('motor_off_neutral');
 });
+
+/** The same with a module in front that does this when its input is silent. */
+function throughModule(?string $onSilence, array $more = []): array
+{
+    $module = ['id' => 'mod', 'kind' => 'module', 'name' => 'Module', 'inputs' => ['ppm'], 'protocols' => [['family' => 'tarn', 'variant' => 'tarn-b']]] + ($onSilence === null ? [] : ['on_input_loss' => $onSilence]);
+    $rig = lossRig('multirotor', 'none', 'handset', ['modes' => ['none', 'stored'], 'set_by' => ['handset']], 'watching', $more);
+    array_splice($rig['chain'], 1, 0, [$module]);
+
+    return $rig;
+}
+
+it('counts a module that goes on sending by itself as a link that is never lost', function (?string $onSilence, string $outcome, array $codes) {
+    $hop = askLoss(throughModule($onSilence))['hops'][0];
+    expect($hop['outcome'])->toBe($outcome)->and(array_values(array_intersect(array_column($hop['findings'], 'code'), ['F9'])))->toBe($codes);
+    if ($onSilence === 'holds') {
+        expect($hop['severity'])->toBe('stop')->and($hop['because'])->toContain('Module goes on sending by itself');
+    }
+})->with([['holds', 'holds_last', []], ['stops', 'controller_failsafe', []], [null, 'controller_failsafe', ['F9']]]);
+
+it('takes the throttle from the order where only auxiliaries are named', function (array $functions, string $outcome) {
+    $rig = lossRig('multirotor', 'stored', 'button', ['modes' => ['stored'], 'set_by' => ['button']], 'watching');
+    $rig['craft']['functions'] = array_map(fn (string $name, int $channel): array => ['function' => $name, 'channel' => $channel], array_keys($functions), $functions);
+    $rig['settings']['failsafe'][0]['stored_us'] = [1500, 1500, 2000, 1500, 1000];
+    expect(askLoss($rig)['hops'][0]['outcome'])->toBe($outcome);
+})->with([
+    'nothing named' => [[], 'full_throttle'],
+    'auxiliaries only' => [['arm' => 5, 'mode' => 6], 'full_throttle'],
+    'sticks without a throttle' => [['aileron' => 1, 'arm' => 5], 'motor_off_neutral'],
+    'the throttle named' => [['throttle' => 3], 'full_throttle'],
+]);
+
+it('lets nobody call it passed while the motor would go on', function (string $mode, array $stored, bool $isHarmful) {
+    $rig = DemoRigs::did(DemoRigs::get('oystercatcher'), new SetFailsafe(1, FailsafeMode::from($mode), SetBy::Button, $stored));
+    $test = fn (bool $passed) => DemoRigs::did($rig, new TestFailsafe(1, $passed, 'seen', 'Wren'));
+    if ($isHarmful) {
+        expect(fn () => $test(true))->toThrow(fn (Linguator\Core\Document\DocumentError $error) => expect($error->path)->toBe('passed')->and($error->errorCode)->toBe('harmful'));
+    } else {
+        expect((new FailsafeReview($test(true)))->hops[0]->isTested())->toBeTrue();
+    }
+    expect((new FailsafeReview($test(false)))->hops[0]->isTested())->toBeFalse();
+})->with([
+    'it holds' => ['hold', [], true],
+    'full throttle is stored' => ['stored', [1500, 1500, 2012, 1500], true],
+    'the middle is stored, which is off in a boat' => ['stored', [1500, 1500, 1500, 1500], false],
+]);
+
+it('takes what a test shows for the answer where nobody can know, as long as the test holds', function () {
+    $rig = lossRig('plane', 'none', 'handset', ['modes' => ['none'], 'set_by' => ['handset']], 'unsaid');
+    unset($rig['settings']['failsafe'][0]['made_with']);
+    $document = Linguator\Core\Rig\RigReader::whole(json_decode((string) json_encode($rig)), 'rig');
+    $hop = fn (Linguator\Core\Rig\RigDocument $one) => (new FailsafeReview($one))->hops[0];
+    expect($hop($document)->outcome()->value)->toBe('unknown');
+    $told = fn (?Linguator\Core\Failsafe\Shown $shows, bool $passed = true) => DemoRigs::did($document, new TestFailsafe(1, $passed, '', 'Wren', shows: $shows));
+    $stopped = $told(Linguator\Core\Failsafe\Shown::MotorStops);
+    expect($hop($stopped)->outcome()->value)->toBe('motor_off_neutral')->and($hop($stopped)->isTested())->toBeTrue()->and($hop($stopped)->because())->toBe('The test showed it: the motor stopped, the surfaces went neutral.');
+    $held = $told(Linguator\Core\Failsafe\Shown::Holds);
+    expect($hop($held)->outcome()->value)->toBe('holds_last')->and($hop($held)->isTested())->toBeFalse()->and($hop($held)->severity()->value)->toBe('stop');
+    expect(fn () => $told(null))->toThrow(fn (Linguator\Core\Document\DocumentError $error) => expect($error->path)->toBe('shows'));
+    // What is set otherwise afterwards was not tested.
+    $changed = DemoRigs::changed($stopped, RigPatch::of(['settings.order' => 'TAER']));
+    expect($hop($changed)->outcome()->value)->toBe('unknown');
+    // Where it follows from the settings, nobody is asked.
+    expect(fn () => DemoRigs::did(DemoRigs::get('dunlin'), new TestFailsafe(1, true, '', '', shows: Linguator\Core\Failsafe\Shown::Acts)))->toThrow(fn (Linguator\Core\Document\DocumentError $error) => expect($error->path)->toBe('shows'));
+});

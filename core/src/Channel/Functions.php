@@ -51,6 +51,12 @@ final readonly class Functions implements \Countable, \IteratorAggregate, \JsonS
         return $this->all === [];
     }
 
+    /** Whether one of the four sticks is among them. */
+    public function namesStick(): bool
+    {
+        return array_filter($this->all, static fn (FunctionChannel $entry): bool => Letter::ofFunction($entry->function) !== null) !== [];
+    }
+
     public function highest(): int
     {
         return max([0, ...array_map(static fn (FunctionChannel $entry): int => $entry->channel, $this->all)]);

@@ -64,9 +64,25 @@ final class FailsafeHop
         return $recorded === null || $this->impossible() !== null ? ($modes[0] ?? null) : $recorded;
     }
 
+    /** By the settings; where they cannot tell, what the latest test showed, as long as that test holds. */
     public function outcome(): Outcome
     {
-        return $this->outcome ??= match ($this->mode()) {
+        if ($this->outcome === null) {
+            $told = $this->bySettings();
+            $this->outcome = $told === Outcome::Unknown ? $this->shown()?->outcome() ?? $told : $told;
+        }
+
+        return $this->outcome;
+    }
+
+    /** What follows from cards and settings alone. */
+    public function bySettings(): Outcome
+    {
+        if ($this->sendersOwn() === InputLoss::Holds) {
+            return Outcome::HoldsLast;
+        }
+
+        return match ($this->mode()) {
             FailsafeMode::Hold => Outcome::HoldsLast,
             FailsafeMode::None => $this->withoutPulses(true),
             FailsafeMode::Flag => $this->withFlag(),
@@ -75,10 +91,32 @@ final class FailsafeHop
         };
     }
 
+    /** What the latest test showed, where that is the answer; null: it told nothing, or holds no longer. */
+    public function shown(): ?Shown
+    {
+        return $this->testReasons() === [] ? Shown::tryFrom($this->lastTest()?->textOrNull('shows') ?? '') : null;
+    }
+
+    /**
+     * What the sender of the first hop does when it hears nothing: a module goes on sending by itself, or it does not. A handset's own radio
+     * ends with the handset; the sender of a relay is judged by the hop before it.
+     */
+    private function sendersOwn(): ?InputLoss
+    {
+        $sender = $this->sender();
+
+        return $this->number === 1 && $sender instanceof Module ? InputLoss::of($this->rig, $sender) : InputLoss::Stops;
+    }
+
+    public function sender(): ?Box
+    {
+        return $this->rig->boxes->at($this->at - 1);
+    }
+
     public function findings(): Findings
     {
         return $this->findings ??= ($this->mode() === FailsafeMode::Stored ? $this->stored()->findings : Findings::none())
-            ->and($this->impossible(), $this->stale(), $this->untested(), $this->next === null ? $this->recovery() : null);
+            ->and($this->impossible(), $this->stale(), $this->ownSending(), $this->untested(), $this->next === null ? $this->recovery() : null);
     }
 
     public function severity(): Severity
@@ -98,6 +136,13 @@ final class FailsafeHop
     {
         $name = $this->receiver()->name;
         $reader = $this->reader();
+        $sender = $this->sender()?->name() ?? '';
+        if ($this->bySettings() === Outcome::Unknown && $this->shown() !== null) {
+            return "The test showed it: {$this->shown()->says()}.";
+        }
+        if ($this->sendersOwn() === InputLoss::Holds) {
+            return "$sender goes on sending by itself when its input is silent: $name hears nothing wrong.";
+        }
 
         return match ($this->mode()) {
             FailsafeMode::Hold => "$name repeats the last values.".($this->next === null ? '' : ' The second link stays up and carries them on.'),
@@ -261,6 +306,15 @@ final class FailsafeHop
 
         return $reasons === [] ? null : new Finding(Code::F5, Severity::Stop, 'Stale: '.implode(', ', $reasons).' since it was set.',
             why: 'Stored values age: what was low throttle may be full throttle now.', change: 'Set it again with the settings as they are, and test it again.');
+    }
+
+    /** F9: a module in front that may go on sending by itself. */
+    private function ownSending(): ?Finding
+    {
+        $sender = $this->sender();
+
+        return $sender === null || $this->sendersOwn() !== null ? null : new Finding(Code::F9, Severity::Check, "It is not known whether {$sender->name()} goes on sending when its input is silent.",
+            why: 'A module that does keeps the link up with old commands when its lead comes off.', change: 'Pull its lead with the handset on and watch the craft; then enter on its card what it does.', from: $sender->id());
     }
 
     /** F6 for the last hop, F7 for the first of a relay. */

@@ -18,6 +18,12 @@ enum Outcome: string
     case PulsesStop = 'pulses_stop';
     case Unknown = 'unknown';
 
+    /** Whether nobody may call it passed: the motor goes on with nobody in command. */
+    public function isHarmful(): bool
+    {
+        return in_array($this, [self::HoldsLast, self::MotorRuns, self::FullThrottle], true);
+    }
+
     /** The least that it counts, whatever the findings add: a motor that runs on is told by F1, which knows the craft. */
     public function least(): Severity
     {

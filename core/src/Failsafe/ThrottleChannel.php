@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Failsafe;
 
-use Linguator\Core\Channel\Functions;
 use Linguator\Core\Channel\Letter;
 use Linguator\Core\Rig\RigDocument;
 
@@ -15,12 +14,12 @@ final readonly class ThrottleChannel
     {
     }
 
-    /** Whether the craft has a throttle at all: told functions without one mean it has none. */
+    /** Whether the craft has a throttle at all: told sticks without one mean it has none; told auxiliaries alone say nothing of the sticks. */
     public function hasThrottle(): bool
     {
         $functions = $this->rig->functions();
 
-        return $functions === null || $functions->isEmpty() || $functions->has(Letter::Throttle->functionName());
+        return $functions === null || ! $functions->namesStick() || $functions->has(Letter::Throttle->functionName());
     }
 
     /** The handset channel whose stick ends as throttle; null: that cannot be told. */

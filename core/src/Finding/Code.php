@@ -98,6 +98,8 @@ enum Code: string
     case F7 = 'F7';
     /** Where the throttle stick must be when the link comes back. */
     case F8 = 'F8';
+    /** A module that may go on sending by itself when its input is silent. */
+    case F9 = 'F9';
 
     // Movements of sticks.
     case TwoMoved = 'two_moved';
@@ -135,6 +137,6 @@ enum Code: string
 
     public function isFailsafe(): bool
     {
-        return in_array($this, [self::F1, self::F2, self::F3, self::F4, self::F5, self::F6, self::F7, self::F8], true);
+        return in_array($this, [self::F1, self::F2, self::F3, self::F4, self::F5, self::F6, self::F7, self::F8, self::F9], true);
     }
 }

@@ -13,6 +13,7 @@ final readonly class CheckMade
     /**
      * @param  int|null  $hop  From 1; null: not of a hop.
      * @param  string|null  $expected  Null: as the kind of check has it.
+     * @param  string|null  $shows  What a test of a lost link showed, where nobody could know before.
      * @param  string  $at  As documents have it, `2026-11-03T10:12:00Z`.
      */
     public function __construct(
@@ -23,6 +24,7 @@ final readonly class CheckMade
         public ?string $observed,
         public ?string $by,
         public string $at,
+        public ?string $shows = null,
     ) {
     }
 
@@ -35,6 +37,7 @@ final readonly class CheckMade
             'result' => $this->passed ? 'pass' : 'fail',
             'expected' => $this->expected ?? $this->kind->expected(),
             'observed' => $this->observed,
+            'shows' => $this->shows,
             'at' => $this->at,
             'by' => $this->by,
             'made_with' => SettingsNow::of($rig)->record($this->kind->dependsOn(), $this->hop ?? 1),

@@ -9,8 +9,10 @@ use Linguator\Core\Channel\Letter;
 use Linguator\Core\Failsafe\FailsafeHop;
 use Linguator\Core\Failsafe\FailsafeMode;
 use Linguator\Core\Failsafe\FailsafeReview;
+use Linguator\Core\Failsafe\Outcome;
 use Linguator\Core\Failsafe\Recovery;
 use Linguator\Core\Failsafe\SetBy;
+use Linguator\Core\Failsafe\Shown;
 use Linguator\Core\Failsafe\ThrottleChannel;
 use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Severity;
@@ -173,6 +175,8 @@ final readonly class FailsafeStep
             $last?->textOrNull('at'),
             $last?->textOrNull('by'),
             $hop->testReasons(),
+            ! $hop->bySettings()->isHarmful(),
+            $hop->bySettings() === Outcome::Unknown ? array_map(static fn (Shown $one): ShownChoice => new ShownChoice($one, $one->says()), Shown::cases()) : [],
         );
     }
 

@@ -10,6 +10,8 @@ final readonly class LossTest
     /**
      * @param  string|null  $result  `pass` or `fail`; null: never tested.
      * @param  list<string>  $reasons  Why the last test holds no longer.
+     * @param  bool  $mayPass  Whether what is to be seen may be called passed.
+     * @param  list<ShownChoice>  $choices  What may be seen, where nobody can know beforehand; else none.
      */
     public function __construct(
         public string $safety,
@@ -20,6 +22,8 @@ final readonly class LossTest
         public ?string $at,
         public ?string $by,
         public array $reasons,
+        public bool $mayPass,
+        public array $choices,
     ) {
     }
 }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Steps\Failsafe;
 
+use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
 use Linguator\Core\Failsafe\FailsafeReview;
+use Linguator\Core\Failsafe\Outcome;
+use Linguator\Core\Failsafe\Shown;
 use Linguator\Core\Proof\CheckKind;
 use Linguator\Core\Proof\CheckMade;
 use Linguator\Core\Rig\Deed;
@@ -19,24 +22,47 @@ final readonly class TestFailsafe implements Intent
 {
     /**
      * @param  int  $hop  From 1.
+     * @param  bool  $passed  Whether it did what it must; where nobody can know beforehand, what it shows decides.
      * @param  string  $observed  Empty: not said.
      * @param  string  $source  What shows it, where that is not somebody's eyes: ", by the capture cut.csv".
      */
-    public function __construct(private int $hop, private bool $passed, private string $observed = '', private string $by = '', private string $source = '')
+    public function __construct(private int $hop, private bool $passed, private string $observed = '', private string $by = '', private string $source = '', private ?Shown $shows = null)
     {
     }
 
     public static function read(Node $told): self
     {
-        return new self($told->int('hop'), $told->flag('passed'), trim($told->textOrNull('observed') ?? ''), trim($told->textOrNull('by') ?? ''));
+        return new self($told->int('hop'), $told->flag('passed'), trim($told->textOrNull('observed') ?? ''), trim($told->textOrNull('by') ?? ''), shows: Shown::tryFrom($told->textOrNull('shows') ?? ''));
     }
 
     public function on(RigDocument $rig, Occasion $occasion): Deed
     {
-        $expected = (new FailsafeReview($rig))->hop($this->hop)->outcome()->sentence();
-        $check = new CheckMade(CheckKind::FailsafeTested, $this->hop, $this->passed, $expected, $this->observed, $this->by, $occasion->at);
-        $sentence = "Failsafe of hop $this->hop tested, ".($this->passed ? 'passed' : 'failed').$this->source.($this->observed === '' ? '' : ": $this->observed");
+        $expected = (new FailsafeReview($rig))->hop($this->hop)->bySettings();
+        $passed = $this->hasPassed($expected);
+        $observed = $this->observed === '' ? $this->shows?->says() ?? '' : $this->observed;
+        $check = new CheckMade(CheckKind::FailsafeTested, $this->hop, $passed, $expected->sentence(), $observed, $this->by, $occasion->at, $this->shows?->value);
+        $sentence = "Failsafe of hop $this->hop tested, ".($passed ? 'passed' : 'failed').$this->source.($observed === '' ? '' : ": $observed");
 
         return new Deed($check->on($rig), $sentence, EntryKind::Test);
+    }
+
+    /** @throws DocumentError if a harmful outcome is called passed, or nothing is told of one that nobody can know. */
+    private function hasPassed(Outcome $expected): bool
+    {
+        if ($expected === Outcome::Unknown) {
+            if ($this->passed && $this->shows === null) {
+                throw DocumentError::at('shows', 'Nobody can say beforehand what this craft does: tell what the test showed.', 'missing_key');
+            }
+
+            return $this->shows !== null && ! $this->shows->outcome()->isHarmful();
+        }
+        if ($this->shows !== null) {
+            throw DocumentError::at('shows', 'What this craft does follows from its settings; tell whether that was seen.', 'not_asked');
+        }
+        if ($this->passed && $expected->isHarmful()) {
+            throw DocumentError::at('passed', "{$expected->sentence()} Nobody may call that passed: set it otherwise first.", 'harmful');
+        }
+
+        return $this->passed;
     }
 }

@@ -52,6 +52,21 @@ async function set(): Promise<void> {
   if (await props.handle.intend('set-failsafe', body)) isSetting.value = false
 }
 
+/** Where nobody can know beforehand, what is seen is the answer. */
+const shows = ref('')
+async function showed(): Promise<void> {
+  const body = {
+    hop: props.hop.hop,
+    passed: true,
+    shows: shows.value as NonNullable<Told<'test-failsafe'>['shows']>,
+    observed: seen.value.trim(),
+    by: by.value.trim(),
+  }
+  if (!(await props.handle.intend('test-failsafe', body))) return
+  shows.value = ''
+  seen.value = ''
+}
+
 async function tested(passed: boolean): Promise<void> {
   const observed = seen.value.trim() || (passed ? props.hop.test.see : '')
   const text = seen.value
@@ -136,21 +151,32 @@ async function tested(passed: boolean): Promise<void> {
       <ol>
         <li>{{ hop.test.do }}</li>
         <li>
-          <template v-if="hop.outcome === 'holds_last' || hop.outcome === 'full_throttle' || hop.outcome === 'motor_runs'"
-            >Mend it first: as it is, this would be seen:</template
-          ><template v-else>Must be seen:</template> <b>{{ hop.test.see }}</b>
+          <template v-if="hop.test.choices.length > 0">Nobody can say beforehand what it does: say below what you saw.</template>
+          <template v-else-if="!hop.test.may_pass"
+            >Mend it first: as it is, this would be seen: <b>{{ hop.test.see }}</b></template
+          >
+          <template v-else
+            >Must be seen: <b>{{ hop.test.see }}</b></template
+          >
         </li>
         <li>{{ rig.review.failsafe.recovery }}</li>
       </ol>
+      <fieldset v-if="hop.test.choices.length > 0">
+        <legend>What did it do?</legend>
+        <label v-for="one in hop.test.choices" :key="one.shows"
+          ><input v-model="shows" type="radio" :name="`shows-${hop.hop}`" :value="one.shows" /> {{ one.says }}</label
+        >
+      </fieldset>
       <div class="row">
         <LabelledField label="What was seen" is-growing
           ><input v-model="seen" class="field" maxlength="300" placeholder="motor stopped, surfaces neutral"
         /></LabelledField>
         <LabelledField label="By"><input v-model="by" class="field by" maxlength="80" autocomplete="name" /></LabelledField>
-        <a-button type="primary" :disabled="['holds_last', 'full_throttle', 'motor_runs', 'unknown'].includes(hop.outcome)" @click="tested(true)"
-          >As it must</a-button
-        >
-        <a-button @click="tested(false)">Otherwise</a-button>
+        <a-button v-if="hop.test.choices.length > 0" type="primary" :disabled="shows === ''" @click="showed">Write it down</a-button>
+        <template v-else>
+          <a-button type="primary" :disabled="!hop.test.may_pass" @click="tested(true)">As it must</a-button>
+          <a-button @click="tested(false)">Otherwise</a-button>
+        </template>
       </div>
     </div>
   </section>

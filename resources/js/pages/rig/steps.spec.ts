@@ -185,13 +185,27 @@ describe('what happens when the link is lost', () => {
   })
 
   it('is not tested as sound while the motor would run', () => {
-    for (const outcome of ['holds_last', 'full_throttle', 'motor_runs', 'unknown'] as const) {
-      expect(button(shown({ outcome }).page, 'As it must').attributes('disabled')).toBe('')
-    }
-    const page = shown({ outcome: 'motor_off_neutral' }).page
-    expect(button(page, 'As it must').attributes('disabled')).toBeUndefined()
-    expect(page.text()).not.toContain('Mend it first')
-    expect(shown({ outcome: 'holds_last' }).page.text()).toContain('Mend it first: as it is, this would be seen:')
+    const test = lossOf(dunlin()).test
+    const page = shown({ test: { ...test, may_pass: false } }).page
+    expect(button(page, 'As it must').attributes('disabled')).toBe('')
+    expect(page.text()).toContain('Mend it first: as it is, this would be seen:')
+    const sound = shown().page
+    expect(button(sound, 'As it must').attributes('disabled')).toBeUndefined()
+    expect(sound.text()).not.toContain('Mend it first')
+  })
+
+  it('is told as it was seen where nobody can know beforehand', async () => {
+    const test = lossOf(dunlin()).test
+    const choices = [
+      { shows: 'motor_stops' as const, says: 'the motor stopped' },
+      { shows: 'holds' as const, says: 'it went on as before' },
+    ]
+    const { page, meant } = shown({ test: { ...test, choices } })
+    expect(page.text()).toContain('Nobody can say beforehand what it does')
+    expect(button(page, 'Write it down').attributes('disabled')).toBe('')
+    await page.findAll('input[name="shows-1"]')[1]?.setValue(true)
+    await button(page, 'Write it down').trigger('click')
+    expect(meant).toEqual([['test-failsafe', { hop: 1, passed: true, shows: 'holds', observed: '', by: '' }]])
   })
 
   it('keeps what was seen until it is written down; unsaid, it is what had to be seen', async () => {
