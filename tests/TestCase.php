@@ -36,6 +36,22 @@ abstract class TestCase extends BaseTestCase
         return $this->postJson("/api/v1/rigs/$rig/intents", ['revision' => $revision, 'intent' => $intent, 'told' => (object) $told]);
     }
 
+    /**
+     * A command as a person gives it, from cold.
+     *
+     * @param  array<string, string>  $env
+     * @return array{int, string, string} Status, standard output, standard error.
+     */
+    public function fromCold(array $arguments, string $input = '', array $env = []): array
+    {
+        $process = proc_open(['php', base_path('artisan'), ...$arguments], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, null, $env + ['LINGUATOR_DB' => '/nowhere/bench.sqlite'] + getenv());
+        fwrite($pipes[0], $input);
+        fclose($pipes[0]);
+        [$out, $said] = [stream_get_contents($pipes[1]), stream_get_contents($pipes[2])];
+
+        return [proc_close($process), (string) $out, (string) $said];
+    }
+
     /** Sends a body as it is, also when it is no sound JSON. */
     public function raw(string $method, string $address, string $body): TestResponse
     {

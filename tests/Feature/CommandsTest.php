@@ -8,54 +8,38 @@ use App\Models\Capture;
 use App\Models\Rig;
 use Illuminate\Support\Facades\File;
 
-/**
- * A command as a person gives it, from cold.
- *
- * @param  array<string, string>  $env
- * @return array{int, string, string} Status, standard output, standard error.
- */
-function artisan(array $arguments, string $input = '', array $env = []): array
-{
-    $process = proc_open(['php', base_path('artisan'), ...$arguments], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, null, $env + ['LINGUATOR_DB' => '/nowhere/bench.sqlite'] + getenv());
-    fwrite($pipes[0], $input);
-    fclose($pipes[0]);
-    [$out, $said] = [stream_get_contents($pipes[1]), stream_get_contents($pipes[2])];
-
-    return [proc_close($process), (string) $out, (string) $said];
-}
-
 const ORDER = '{"handset":"AETR","reader":{"kind":"pins","order":"TAER"}}';
 
 it('answers a verb the same with and without the framework', function () {
-    [$status, $quick] = artisan(['linguator:order', '-'], ORDER);
+    [$status, $quick] = $this->fromCold(['linguator:order', '-'], ORDER);
     // An option sends it to the framework.
-    [$slowStatus, $slow] = artisan(['linguator:order', '-', '--no-interaction'], ORDER);
+    [$slowStatus, $slow] = $this->fromCold(['linguator:order', '-', '--no-interaction'], ORDER);
     expect($status)->toBe(0)->and($slowStatus)->toBe(0)->and($quick)->toBe($slow)->and(json_decode($quick)->correct)->toBeFalse();
     foreach ([['linguator:order'], ['linguator:order', '/nowhere.json']] as $arguments) {
-        [$status, $answer] = artisan($arguments, '{"handset":7}');
-        expect($status)->toBe(2)->and($answer)->toBe(artisan([...$arguments, '--no-interaction'], '{"handset":7}')[1])->and(json_decode($answer)->error->message)->not->toBe('');
+        [$status, $answer] = $this->fromCold($arguments, '{"handset":7}');
+        expect($status)->toBe(2)->and($answer)->toBe($this->fromCold([...$arguments, '--no-interaction'], '{"handset":7}')[1])->and(json_decode($answer)->error->message)->not->toBe('');
     }
 });
 
 it('needs no bench and no framework for what needs none', function () {
-    [$status, $answer, $said] = artisan(['linguator:decode', base_path('tests/fixtures/captures/s100i_clean.hex'), '--frames=1']);
+    [$status, $answer, $said] = $this->fromCold(['linguator:decode', base_path('tests/fixtures/captures/s100i_clean.hex'), '--frames=1']);
     expect($status)->toBe(0)->and($said)->toBe('')->and(json_decode($answer)->format)->toBe('s100i');
-    [$status, $answer] = artisan(['linguator:encode'], '{"format":"s100i","frames":[{"us":[1500]}]}');
+    [$status, $answer] = $this->fromCold(['linguator:encode'], '{"format":"s100i","frames":[{"us":[1500]}]}');
     expect($status)->toBe(0)->and(json_decode($answer)->hex[0])->toStartWith('0f');
     // What it cannot know is left to the framework, with what came in on standard input.
-    [$status, $answer] = artisan(['linguator:encode'], '{"format":"mine","frames":[{"us":[1500]}]}');
+    [$status, $answer] = $this->fromCold(['linguator:encode'], '{"format":"mine","frames":[{"us":[1500]}]}');
     expect($status)->toBe(2)->and(json_decode($answer)->error->code)->toBe('no_such_format');
-    expect(artisan(['linguator:order', '--help'])[1])->toContain('Usage');
+    expect($this->fromCold(['linguator:order', '--help'])[1])->toContain('Usage');
 });
 
 it('knows a format of one\'s own on the command line, straight from the bench\'s file', function () {
     $this->inFile(function (string $folder): void {
         $this->postJson('/api/v1/formats/import', ['text' => "id: mine\nname: Mine\nline: {baud: 57600, parity: none, stop_bits: 1, inverted: false}\nchannels: {min: 6, max: 6}\nscale: {centre: 1500, us: 1, max: 4095}\nparts:\n  - {const: \"5aa5\"}\n  - {channels: words, order: big}\n"])->assertStatus(201);
         $bytes = implode('', array_map(static fn (int $k): string => '5aa5'.implode('', array_map(static fn (int $c): string => sprintf('%04x', 1400 + $k % 50 + $c), range(1, 6))), range(1, 120)));
-        [$status, $answer] = artisan(['linguator:decode', '-', '--kind=hex', '--as=mine'], $bytes, ['LINGUATOR_DB' => "$folder/live.sqlite"]);
+        [$status, $answer] = $this->fromCold(['linguator:decode', '-', '--kind=hex', '--as=mine'], $bytes, ['LINGUATOR_DB' => "$folder/live.sqlite"]);
         expect($status)->toBe(0)->and(json_decode($answer)->format)->toBe('mine')->and(json_decode($answer)->frames->good)->toBe(120);
         // And through the framework, which finds it too.
-        [$status, $encoded] = artisan(['linguator:encode'], '{"format":"mine","frames":[{"us":[1500,1500,1500,1500,1500,1500]}]}', ['LINGUATOR_DB' => "$folder/live.sqlite"]);
+        [$status, $encoded] = $this->fromCold(['linguator:encode'], '{"format":"mine","frames":[{"us":[1500,1500,1500,1500,1500,1500]}]}', ['LINGUATOR_DB' => "$folder/live.sqlite"]);
         expect($status)->toBe(0)->and(json_decode($encoded)->hex[0])->toStartWith('5aa5');
     });
 });
@@ -80,7 +64,7 @@ it('says when an answer cannot be written to its end', function () {
 })->skip(! file_exists('/dev/full'), 'needs /dev/full');
 
 it('refuses a port that is none', function (string $port) {
-    [$status, $answer] = artisan(['linguator:stand-in', "--port=$port"]);
+    [$status, $answer] = $this->fromCold(['linguator:stand-in', "--port=$port"]);
     expect($status)->toBe(2)->and(json_decode($answer)->error->path)->toBe('port')->and(json_decode($answer)->error->message)->toContain('1 to 65535');
 })->with(['abc', '99999', '-1', '80.5', '0', '']);
 

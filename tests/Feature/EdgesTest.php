@@ -198,7 +198,7 @@ it('imports several files one after the other, and stops at the first that is wr
 
 it('decodes from standard input, a file and with a card of one\'s own, and refuses each with status 2', function (array $arguments, string $input, int $status, string $key, mixed $expected) {
     file_put_contents(sys_get_temp_dir().'/linguator-own.yaml', OWN_FORMAT);
-    [$got, $out] = artisan(['linguator:decode', ...$arguments], $input);
+    [$got, $out] = $this->fromCold(['linguator:decode', ...$arguments], $input);
     expect($got)->toBe($status)->and(data_get(json_decode($out, true), $key))->toBe($expected);
 })->with([
     'standard input' => [['-', '--kind=hex'], implode(' ', array_fill(0, 30, '5aa5 05dc 05dc 05dc 05dc 05dc 05dc')), 0, 'kind', 'hex'],
@@ -211,13 +211,13 @@ it('decodes from standard input, a file and with a card of one\'s own, and refus
 
 it('sends a stand-in to a file whose ending says as what', function (string $name, string $begins) {
     $file = sys_get_temp_dir().'/linguator-'.bin2hex(random_bytes(4)).$name;
-    [$status, $out, $said] = artisan(['linguator:stand-in', $file, '--seconds=0.2', '--format=s115u']);
+    [$status, $out, $said] = $this->fromCold(['linguator:stand-in', $file, '--seconds=0.2', '--format=s115u']);
     expect([$status, $out, $said])->toBe([0, '', ''])->and(bin2hex((string) file_get_contents($file, length: 4)))->toStartWith(bin2hex($begins));
     unlink($file);
 })->with([['.vcd', '$'], ['.csv', 't'], ['.bin', ' @']]);
 
 it('refuses a stand-in that cannot be, with status 2 and its place', function (array $arguments, string $path) {
-    [$status, $out] = artisan(['linguator:stand-in', ...$arguments]);
+    [$status, $out] = $this->fromCold(['linguator:stand-in', ...$arguments]);
     expect($status)->toBe(2)->and(json_decode($out)->error->path)->toBe($path);
 })->with([
     'as a picture' => [['-', '--kind=png'], 'kind'],
