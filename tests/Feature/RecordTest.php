@@ -111,12 +111,23 @@ it('carries a change of the handset\'s memory over to every rig flown from it, a
     expect($this->getJson('/api/v1/rigs/avocet-second-wing')->json('document.settings'))->not->toHaveKey('antenna');
 });
 
-it('duplicates a rig for another receiver: what does not depend on it still holds', function () {
+it('duplicates a rig for another receiver: what lies in the handset holds, what lies in hardware is open', function (array $told) {
     $this->demo();
-    $slug = $this->postJson('/api/v1/rigs/avocet/duplicate', ['name' => 'Avocet on the Mote', 'receiver' => 'tarn-mote'])->assertCreated()->json('slug');
+    $slug = $this->postJson('/api/v1/rigs/avocet/duplicate', ['name' => 'Avocet again', ...$told])->assertCreated()->json('slug');
     $checks = collect($this->getJson("/api/v1/rigs/$slug")->json('review.readiness.checks'))->pluck('state', 'check');
-    expect($checks['order'])->toBe('holds')->and($checks['direction'])->toBe('holds')->and($checks['bind'])->toBe('stale')->and($checks['failsafe_tested'])->toBe('stale')->and($checks['range'])->toBe('stale');
+    // The Mote's failsafe cannot be set: it does as delivered, whichever of them it is.
+    expect($checks['order'])->toBe('holds')->and($checks['failsafe_set'])->toBe(isset($told['receiver']) ? 'holds' : 'open');
+    foreach (['bind', 'direction', 'travel', 'failsafe_tested', 'power', 'antenna', 'range'] as $hardware) {
+        expect($checks[$hardware])->toBe('open', $hardware);
+    }
     expect($this->getJson("/api/v1/rigs/$slug")->json('review.readiness.sign_off.state'))->toBe('open');
+})->with([
+    'for a second craft with the same receiver' => [[]],
+    'for another receiver' => [['receiver' => 'tarn-mote']],
+]);
+
+it('duplicates for no box that is not a receiver', function () {
+    $this->demo();
     $this->postJson('/api/v1/rigs/avocet/duplicate', ['name' => 'X', 'receiver' => 'flip'])->assertStatus(422)->assertJsonPath('error.path', 'receiver');
 });
 

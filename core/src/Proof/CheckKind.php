@@ -37,6 +37,12 @@ enum CheckKind: string
         };
     }
 
+    /** Whether it proves something of this craft, its receiver, its servos and its aerials, and so says nothing of a second one flown from the same memory. */
+    public function liesInHardware(): bool
+    {
+        return ! in_array($this, [self::Order, self::Switches], true);
+    }
+
     /** Whether it is made for each hop of a relay. */
     public function isPerHop(): bool
     {

@@ -35,7 +35,7 @@ async function duplicate(): Promise<void> {
       ...(receiver.value === '' ? {} : { receiver: receiver.value }),
     })
     void client.invalidateQueries({ queryKey: rigsQuery.queryKey })
-    notice.say(`${made.document.name}: what stays valid is kept, what does not is open.`)
+    notice.say(`${made.document.name}: what is set in the handset is kept; what lies in the craft is open.`)
     await router.push(`/rigs/${made.slug}/check-out`)
   } catch (error) {
     problem.value = sentenceOf(error)
