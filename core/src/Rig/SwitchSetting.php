@@ -6,6 +6,7 @@ namespace Linguator\Core\Rig;
 
 use Linguator\Core\Document\Node;
 use Linguator\Core\Gear\HandsetSwitch;
+use Linguator\Core\Quantity\Scale;
 use Linguator\Core\Switching\SwitchLevels;
 
 /** A function on a switch, slider or knob of the handset, as a rig has it set; and the one answer to what its positions send. */
@@ -57,6 +58,12 @@ final readonly class SwitchSetting
     public function node(): Node
     {
         return $this->entry;
+    }
+
+    /** The handset's. */
+    public function scale(): Scale
+    {
+        return $this->handset->scale();
     }
 
     public function levels(): SwitchLevels

@@ -29,8 +29,11 @@ final readonly class ServoRange
         return $this->lo !== null || $this->hi !== null;
     }
 
-    /** @param  string  $verb  How sure it is: "is", "would be". */
-    public function judge(string $name, Reading $ends, string $verb = 'is'): ?Finding
+    /**
+     * @param  string  $verb  How sure it is: "is", "would be".
+     * @param  string  $change  What brings the ends inside.
+     */
+    public function judge(string $name, Reading $ends, string $verb = 'is', string $change = 'Bring the ends inside before the link is powered again.'): ?Finding
     {
         $below = $this->lo === null ? 0.0 : $this->lo - $ends->lo;
         $above = $this->hi === null ? 0.0 : $ends->hi - $this->hi;
@@ -43,6 +46,6 @@ final readonly class ServoRange
             sprintf('The %s servo %s driven %.0f µs too far.', $name, $verb, $most),
             found: sprintf('%.0f to %.0f µs', $ends->lo, $ends->hi),
             expected: sprintf('%s to %s µs', $this->lo === null ? 'any' : sprintf('%.0f', $this->lo), $this->hi === null ? 'any' : sprintf('%.0f', $this->hi)),
-            why: 'It grinds against its stop and strips its gears.', change: 'Bring the ends inside before the link is powered again.');
+            why: 'It grinds against its stop and strips its gears.', change: $change);
     }
 }

@@ -8,6 +8,7 @@ use Linguator\Core\Channel\ChannelOrder;
 use Linguator\Core\Channel\Letter;
 use Linguator\Core\Failsafe\FailsafeMode;
 use Linguator\Core\Failsafe\StoredUs;
+use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Findings;
 use Linguator\Core\Rig\ChannelRecord;
 use Linguator\Core\Rig\RigDocument;
@@ -54,7 +55,7 @@ final readonly class SwitchReview
 
     public function findings(): Findings
     {
-        $findings = $this->channels->findings();
+        $findings = $this->channels->findings()->and($this->servoFindings());
         foreach ($this->rig->switches() as $switch) {
             foreach ($this->windowsOn($switch->channel) as $window) {
                 $findings = $findings->and($this->check($switch, $window)->findings());
@@ -73,6 +74,15 @@ final readonly class SwitchReview
             $this->isAssigned() => Standing::done('Every switch lands where it should.'),
             default => Standing::done('No switches to set.'),
         };
+    }
+
+    /** A limit holds whatever drives the servo. */
+    private function servoFindings(): Findings
+    {
+        return Findings::of(...array_map(
+            fn (SwitchSetting $switch): ?Finding => (new ServoOnSwitch($switch, $this->travel->servos($switch->function)))->finding(),
+            $this->rig->switches(),
+        ));
     }
 
     /** How far a window must reach to hold what it should; null: no switch moves its channel. */
@@ -101,7 +111,7 @@ final readonly class SwitchReview
             $this->rows(),
             $this->unassigned(),
             $this->rig->handset()->switches(),
-            $this->channels->findings(),
+            $this->channels->findings()->and($this->servoFindings()),
             $this->proposal(),
             $this->looseWindows(),
             $this->rates(),
