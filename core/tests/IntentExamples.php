@@ -41,6 +41,7 @@ final class IntentExamples
         ['avocet', 'keep-order-check', ['moved' => ['A' => 'A', 'E' => 'E', 'T' => null, 'R' => 'R']], 'Order checked, failed: Stick T moved nothing instead of channel 1.', 'checks.last.observed', 'A on 2, E on 3, T on none, R on 4'],
         ['avocet', 'keep-reading', ['channel' => 1, 'lo' => 1050, 'mid' => 1500, 'hi' => 1950], 'Channel 1 read: 1050 / 1500 / 1950 µs', 'settings.channels.0.ends_us', [1050, 1500, 1950]],
         ['dunlin', 'take-settings', ['channels' => [4]], 'Ends and sub-trim entered for channel 4', 'settings.channels.3.subtrim', -18],
+        ['dunlin', 'reverse-channel', ['channel' => 4], 'Channel 4 reversed in the handset', 'settings.channels.3.reversed', true],
         ['dunlin', 'copy-settings', ['from' => 1, 'to' => [2]], 'Settings of channel 1 copied to channel 2', 'settings.channels.1.lo_pct', 100],
         ['dunlin', 'tell-subtrim-model', ['model' => 'pivot'], 'The sub-trim of this handset moves only the centre', 'chain.0.scale.subtrim_model', 'pivot'],
         ['dunlin', 'choose-school', ['school' => 'leave'], "The handset stays; the reader's range is set", 'settings.school', 'leave'],

@@ -10,18 +10,21 @@ use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Plain;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Finding\Code;
+use Linguator\Core\Rig\ChannelRecord;
 use Linguator\Core\Rig\OtherRig;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Steps\Handset\HandsetReview;
 use Linguator\Core\Steps\Travel\CopySettings;
 use Linguator\Core\Steps\Travel\KeepReading;
+use Linguator\Core\Steps\Travel\ReverseChannel;
 use Linguator\Core\Steps\Travel\TakeSettings;
 use Linguator\Core\Steps\Travel\TellSubtrimModel;
 use Linguator\Core\Steps\Travel\TravelDrafts;
 use Linguator\Core\Steps\Travel\TravelReview;
 use Linguator\Core\Steps\Travel\TravelState;
 use Linguator\Core\Tests\DemoRigs;
+use Linguator\Core\Travel\ChannelSettings;
 use Linguator\Core\Travel\Reading;
 use Linguator\Core\Travel\SubtrimModel;
 
@@ -49,7 +52,9 @@ it('cuts the tiny glider to 78.1 %, and stops until it is cut', function () {
     expect(travelOf($rig)->row(1)->findings()->all[0]->code)->toBe(Code::T1);
 
     $rig = DemoRigs::did($rig, new TakeSettings([1]));
-    expect(travelOf($rig)->row(1)->state())->toBe(TravelState::Set)->and(stateOf($rig, 'travel'))->toBe('attention');
+    expect(travelOf($rig)->row(1)->state())->toBe(TravelState::Set)->and(travelOf($rig)->row(1)->findings())->toHaveCount(0);
+    // The other sticks are not read, and a full stick would break their servos.
+    expect(stateOf($rig, 'travel'))->toBe('stop')->and(travelOf($rig)->row(2)->state())->toBe(TravelState::Beforehand);
 
     $rig = DemoRigs::did($rig, new KeepReading(1, Reading::of(1100, 1500, 1900), 0.5, 'servo tester'));
     expect(travelOf($rig)->row(1)->state())->toBe(TravelState::Confirmed);
@@ -201,4 +206,49 @@ it('puts what was set and proven on the sheet', function () {
         ->and($rows['Binding']['Brack M4 to Tarn T7'])->toBe('tarn-b, at 2 m')
         ->and($rows['Proven']['Travel and centre'])->toBe('3 Nov 2026')
         ->and($rows['Switches']['flap on R2'])->toContain('1500');
+});
+
+it('says before any full stick which ends to enter, and takes them for no reading', function () {
+    $rig = DemoRigs::get('sanderling');
+    $row = travelOf($rig)->row(2);
+    expect($row->state())->toBe(TravelState::Beforehand)->and($row->findings()->all[0]->message)->toBe('The elevator servo would be driven 112 µs too far.')
+        ->and($row->solution()->settings->hiPct)->toBe(78.1)
+        ->and(DemoRigs::review($rig)['readiness']['stops'])->toContain('The elevator servo would be driven 112 µs too far.');
+
+    $rig = DemoRigs::did($rig, new TakeSettings([2]));
+    $row = travelOf($rig)->row(2);
+    expect($row->state())->toBe(TravelState::Open)->and($row->findings())->toHaveCount(0)->and($row->solution())->toBeNull()->and($row->now()->loPct)->toBe(78.1)
+        ->and((new ChannelRecord($rig, 2))->ends())->toBeNull();
+
+    // Read with these ends, a stick is confirmed at once.
+    $rig = DemoRigs::did($rig, new KeepReading(2, Reading::of(1100, 1500, 1900)));
+    expect(travelOf($rig)->row(2)->state())->toBe(TravelState::Confirmed);
+});
+
+it('confirms nothing that lies outside what the servo stands', function () {
+    $rig = DemoRigs::did(DemoRigs::did(DemoRigs::get('sanderling'), new TakeSettings([2])), new KeepReading(2, Reading::of(1098.2, 1500, 1901.8)));
+    $row = travelOf($rig)->row(2);
+    expect($row->state())->not->toBe(TravelState::Confirmed)->and($row->findings()->all[0]->code)->toBe(Code::T1)
+        ->and($row->solution()->predicted->lo)->toBeGreaterThanOrEqual(1100.0)->and($row->solution()->predicted->hi)->toBeLessThanOrEqual(1900.0);
+});
+
+it('turns a direction round and does nothing else, before any reading too', function () {
+    $rig = DemoRigs::did(DemoRigs::get('sanderling'), new ReverseChannel(2));
+    expect((array) (new ChannelRecord($rig, 2))->node()->value)->toBe(['channel' => 2, 'reversed' => true])
+        ->and(travelOf($rig)->row(2)->findings()->all[0]->code)->toBe(Code::T1);
+    expect((new ChannelRecord(DemoRigs::did($rig, new ReverseChannel(2)), 2))->now()->reversed)->toBeFalse();
+});
+
+it('keeps the stop of a servo when its stick is turned round, and the ends computed', function () {
+    $rig = DemoRigs::did(DemoRigs::get('sanderling'), new ReverseChannel(1));
+    $row = travelOf($rig)->row(1);
+    expect($row->now())->toEqual(new ChannelSettings(100, 100, 0, true))->and($row->findings()->all[0]->message)->toContain('would be driven')
+        ->and($row->state())->toBe(TravelState::Solved)->and($row->solution()->settings->loPct)->toBe(78.1);
+    $rig = DemoRigs::did($rig, new TakeSettings([1]));
+    expect(travelOf($rig)->row(1)->now()->reversed)->toBeTrue()->and(travelOf($rig)->row(1)->state())->toBe(TravelState::Set)->and(travelOf($rig)->row(1)->findings())->toHaveCount(0);
+});
+
+it('swaps the sides of a channel that is not even when it is turned round', function () {
+    $rig = DemoRigs::did(DemoRigs::get('dunlin'), new KeepReading(4, Reading::of(988, 1518, 2012)));
+    expect((new ChannelRecord(DemoRigs::did($rig, new ReverseChannel(4)), 4))->ends()->values())->toEqualWithDelta([1024.0, 1518.0, 2048.0], 1e-9);
 });

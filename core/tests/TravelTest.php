@@ -124,3 +124,18 @@ it('finds reversals that cancel out', function () {
 it('translates percent between makers', function () {
     expect((new Scale(1500, 512))->translated(78.125, new Scale(1500, 400)))->toEqualWithDelta(100.0, 1e-9);
 });
+
+it('never rounds beyond a limit', function () {
+    mt_srand(11);
+    foreach ([0.1, 0.5, 1.0] as $step) {
+        for ($k = 0; $k < 200; $k++) {
+            $now = ChannelSettings::delivered();
+            $read = Reading::of(900 + mt_rand(0, 150), 1500 + mt_rand(-20, 20), 1950 + mt_rand(0, 150));
+            $limit = Reading::of(1060 + mt_rand(0, 90), 1500, 1850 + mt_rand(0, 90));
+            $handset = handsetWith(SubtrimModel::After, $step);
+            $solution = (new TravelSolver($handset))->solve(Gimbal::seen($handset, $read, $now), $limit, $now, inward: true);
+            // Inside, and no further inside than one step (100 % is less than 700 µs here).
+            expect($solution->predicted->lo - $limit->lo)->toBeBetween(-1e-6, 7 * $step)->and($limit->hi - $solution->predicted->hi)->toBeBetween(-1e-6, 7 * $step);
+        }
+    }
+});

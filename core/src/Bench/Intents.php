@@ -49,6 +49,7 @@ use Linguator\Core\Steps\Travel\ChooseCentring;
 use Linguator\Core\Steps\Travel\ChooseSchool;
 use Linguator\Core\Steps\Travel\CopySettings;
 use Linguator\Core\Steps\Travel\KeepReading;
+use Linguator\Core\Steps\Travel\ReverseChannel;
 use Linguator\Core\Steps\Travel\SetThresholds;
 use Linguator\Core\Steps\Travel\TakeSettings;
 use Linguator\Core\Steps\Travel\TellSubtrimModel;
@@ -87,6 +88,7 @@ final readonly class Intents
         'keep-order-check' => KeepOrderCheck::class,
         'keep-reading' => KeepReading::class,
         'take-settings' => TakeSettings::class,
+        'reverse-channel' => ReverseChannel::class,
         'copy-settings' => CopySettings::class,
         'tell-subtrim-model' => TellSubtrimModel::class,
         'choose-school' => ChooseSchool::class,

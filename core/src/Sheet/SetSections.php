@@ -11,6 +11,7 @@ use Linguator\Core\Steps\Switches\SwitchRow;
 use Linguator\Core\Steps\Travel\TravelRow;
 use Linguator\Core\Steps\Travel\TravelState;
 use Linguator\Core\Switching\SwitchLevel;
+use Linguator\Core\Travel\ChannelSettings;
 
 /** What the sheet says of binding, travel and switches. */
 final readonly class SetSections
@@ -52,7 +53,14 @@ final readonly class SetSections
         $shown = $isTaken ? $now : $row->solution()->settings ?? $now;
         $text = sprintf('%g / %g %%, sub-trim %g%s', $shown->loPct, $shown->hiPct, $shown->subtrim, $now->reversed ? ', reversed' : '');
 
-        return new SheetRow("travel/$row->channel", "$row->channel $row->function", $state === TravelState::Open ? 'not read yet' : $text, match ($state) {
+        $text = match (true) {
+            $state === TravelState::Beforehand => "$text, before full stick is tried",
+            $state !== TravelState::Open => $text,
+            $now->equals(ChannelSettings::delivered()) => 'not read yet',
+            default => "$text, not read yet",
+        };
+
+        return new SheetRow("travel/$row->channel", "$row->channel $row->function", $text, match ($state) {
             TravelState::Confirmed => RowState::Known,
             TravelState::Set, TravelState::Open => RowState::Open,
             default => RowState::Attention,

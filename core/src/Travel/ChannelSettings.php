@@ -15,9 +15,21 @@ final readonly class ChannelSettings
     {
     }
 
+    /** As a handset comes: full ends, no sub-trim. */
+    public static function delivered(): self
+    {
+        return new self(100.0, 100.0, 0.0);
+    }
+
     public static function fromNode(Node $node): self
     {
         return new self($node->number('lo_pct'), $node->number('hi_pct'), $node->number('subtrim'));
+    }
+
+    /** The same ends and sub-trim, the direction turned round. */
+    public function reversed(): self
+    {
+        return new self($this->loPct, $this->hiPct, $this->subtrim, ! $this->reversed);
     }
 
     public function equals(self $that): bool

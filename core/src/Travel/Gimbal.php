@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Travel;
 
 use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Quantity\Scale;
 
 /**
  * One channel as the readings show it to be: its centre C without sub-trim, and what 100 % is worth on each side (µs).
@@ -36,6 +37,12 @@ final readonly class Gimbal
         }
 
         return new self($handset, $centre, $low / $p, $high / $q);
+    }
+
+    /** What a channel should be by the handset's card, before anything is read: 100 % is worth the same on both sides. */
+    public static function nominal(HandsetTravel $handset, Scale $scale): self
+    {
+        return new self($handset, $scale->centre, $scale->usPer100, $scale->usPer100);
     }
 
     /** The direction turned round: the centre stays, the sides change places. */

@@ -29,6 +29,14 @@ final readonly class ServoRange
         return $this->lo !== null || $this->hi !== null;
     }
 
+    /** The same target, no further out than the servo stands; null: its middle lies outside. */
+    public function within(Reading $target): ?Reading
+    {
+        [$lo, $hi] = [max($target->lo, $this->lo ?? $target->lo), min($target->hi, $this->hi ?? $target->hi)];
+
+        return $lo < $target->mid && $target->mid < $hi ? Reading::of($lo, $target->mid, $hi) : null;
+    }
+
     /**
      * @param  string  $verb  How sure it is: "is", "would be".
      * @param  string  $change  What brings the ends inside.

@@ -26,28 +26,35 @@ final readonly class TravelSolver
 
     /**
      * @param  bool  $centre  False: the sub-trim stays as it is.
+     * @param  bool  $inward  The target is a limit: ends are rounded so that they stay inside it.
      */
-    public function solve(Gimbal $gimbal, Reading $target, ChannelSettings $now, bool $centre = true, bool $reverse = false): Solution
+    public function solve(Gimbal $gimbal, Reading $target, ChannelSettings $now, bool $centre = true, bool $reverse = false, bool $inward = false): Solution
     {
         $gimbal = $reverse ? $gimbal->reversed() : $gimbal;
         [$subtrim, $trimFinding] = $centre ? $this->subtrim($gimbal, $target) : [$now->subtrim, null];
         [$low, $high] = $gimbal->endsFor($target, $subtrim);
-        [$lo, $hi] = [$this->allowed($low), $this->allowed($high)];
+        [$lowStep, $highStep] = [$this->stepped($low, $inward), $this->stepped($high, $inward)];
+        [$lo, $hi] = [$this->allowed($lowStep), $this->allowed($highStep)];
         $settings = new ChannelSettings($lo, $hi, $subtrim, $reverse);
         $predicted = $gimbal->predict($settings);
         $limited = array_values(array_filter([
-            $lo === Steps::nearest($low, $this->handset->stepPct) ? null : End::Lo,
-            $hi === Steps::nearest($high, $this->handset->stepPct) ? null : End::Hi,
+            $lo === $lowStep ? null : End::Lo,
+            $hi === $highStep ? null : End::Hi,
         ]));
         $findings = array_map(fn (End $end): Finding => $this->limit($end, $end === End::Lo ? $low : $high, $predicted, $target), $limited);
 
         return new Solution($settings, $predicted, $limited, Findings::of($trimFinding, ...$findings));
     }
 
-    /** A percentage as it can be entered: in steps, and held at the handset's limits. */
+    private function stepped(float $percent, bool $inward): float
+    {
+        return $inward ? Steps::below($percent, $this->handset->stepPct) : Steps::nearest($percent, $this->handset->stepPct);
+    }
+
+    /** A percentage as it can be entered: held at the handset's limits. */
     private function allowed(float $percent): float
     {
-        return max(0.0, min($this->handset->maxPct, Steps::nearest($percent, $this->handset->stepPct)));
+        return max(0.0, min($this->handset->maxPct, $percent));
     }
 
     /** @return array{float, Finding|null} */

@@ -39,9 +39,10 @@ final readonly class TakeSettings implements Intent
             // The document says whether the channel is reversed; the solution says whether to flip what the reading was made with.
             $with = $row->last()->with ?? (new ChannelRecord($rig, $channel))->now();
             $set = $solution->settings;
+            // By the cards alone nobody knows what it sends.
+            $ends = $row->last() === null ? [] : ['ends_us' => $solution->predicted->values()];
             $items = $items->put($channel, [
-                'reversed' => $with->reversed !== $set->reversed, 'lo_pct' => $set->loPct, 'hi_pct' => $set->hiPct, 'subtrim' => $set->subtrim,
-                'ends_us' => $solution->predicted->values(),
+                'reversed' => $with->reversed !== $set->reversed, 'lo_pct' => $set->loPct, 'hi_pct' => $set->hiPct, 'subtrim' => $set->subtrim, ...$ends,
             ]);
         }
 

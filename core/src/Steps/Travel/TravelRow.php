@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Steps\Travel;
 
 use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Findings;
 use Linguator\Core\Rig\ChannelRecord;
 use Linguator\Core\Rig\ReadingTaken;
@@ -57,11 +58,11 @@ final readonly class TravelRow
         return $this->last;
     }
 
-    /** What to enter in the handset; null while nothing is read, or the reading contradicts what was set. */
+    /** What to enter in the handset; null while nothing is read and nothing can break, or the reading contradicts what was set. */
     public function solution(): ?Solution
     {
         if ($this->last === null) {
-            return null;
+            return $this->beforehand();
         }
         try {
             $gimbal = Gimbal::seen($this->context->handset, $this->last->reading, $this->last->with);
@@ -70,18 +71,72 @@ final readonly class TravelRow
         }
         $target = $this->context->leavesHandset() ? $this->last->reading : $this->target;
 
-        return (new TravelSolver($this->context->handset))->solve($gimbal, $target, $this->last->with, $this->centres(), $this->isToReverse());
+        return (new TravelSolver($this->context->handset))->solve($gimbal, $target, $this->last->with, $this->centres(), $this->isToReverse() !== $this->isTurned(), $this->isLimited());
+    }
+
+    /** Whether its direction was turned round since it was read. */
+    private function isTurned(): bool
+    {
+        return $this->last !== null && $this->last->with->reversed !== $this->record->now()->reversed;
+    }
+
+    /** Ends to enter before full stick is tried, by the cards; null: nothing is known to break. */
+    private function beforehand(): ?Solution
+    {
+        $target = $this->servoFinding() === null ? null : $this->context->servos($this->function)->within($this->target);
+
+        return $target === null ? null : (new TravelSolver($this->context->handset))->solve($this->nominal(), $target, $this->record->now(), false, inward: true);
+    }
+
+    private function nominal(): Gimbal
+    {
+        return Gimbal::nominal($this->context->handset, $this->context->rig->handset()->scale());
+    }
+
+    /** Whether the ends of its travel are what a servo survives. */
+    private function isLimited(): bool
+    {
+        return $this->context->servos($this->function)->isKnown();
+    }
+
+    /** What the servo says to what is read with the settings as they are; before that, to what the cards say they give. */
+    private function servoFinding(): ?Finding
+    {
+        $servos = $this->context->servos($this->function);
+        if ($this->last === null) {
+            return $servos->judge($this->function, $this->nominal()->predict($this->record->now()), 'would be', 'Enter the ends shown before full stick is tried; then read it.');
+        }
+
+        if ($this->last->with->equals($this->record->now())) {
+            return $servos->judge($this->function, $this->last->reading);
+        }
+        $ends = $this->predictedWith($this->record->now());
+
+        return $ends === null ? null : $servos->judge($this->function, $ends, 'would be');
+    }
+
+    /** What it sends when set like this, going by the last reading; null: nothing is read, or the reading contradicts what was set. */
+    public function predictedWith(ChannelSettings $set): ?Reading
+    {
+        try {
+            $seen = $this->last === null ? null : Gimbal::seen($this->context->handset, $this->last->reading, $this->last->with);
+        } catch (DocumentError) {
+            return null;
+        }
+
+        return ($this->last?->with->reversed === $set->reversed ? $seen : $seen?->reversed())?->predict($set);
     }
 
     public function state(): TravelState
     {
         if ($this->last === null) {
-            return TravelState::Open;
+            return $this->beforehand() === null ? TravelState::Open : TravelState::Beforehand;
         }
         if (! $this->last->with->equals($this->record->now())) {
-            return TravelState::Set;
+            // A direction turned round leaves what is computed to be entered.
+            return $this->last->with->equals($this->record->now()->reversed()) && $this->residueUs() > $this->toleranceUs() ? TravelState::Solved : TravelState::Set;
         }
-        if (! $this->isToReverse() && ($this->context->leavesHandset() || $this->residueUs() <= $this->toleranceUs())) {
+        if (! $this->isToReverse() && $this->servoFinding() === null && ($this->context->leavesHandset() || $this->residueUs() <= $this->toleranceUs())) {
             return TravelState::Confirmed;
         }
 
@@ -102,12 +157,7 @@ final readonly class TravelRow
 
     public function findings(): Findings
     {
-        if ($this->last === null) {
-            return Findings::none();
-        }
-        $servo = $this->last->with->equals($this->record->now()) ? $this->context->servos($this->function)->judge($this->function, $this->last->reading) : null;
-
-        return Findings::of($servo)->and($this->solution()?->findings);
+        return Findings::of($this->servoFinding())->and($this->solution()?->findings);
     }
 
     public function shown(): TravelRowView
@@ -144,14 +194,16 @@ final readonly class TravelRow
         return $this->context->centres($this->function) && ! $this->context->centresInController();
     }
 
-    /** What steps and a reading leave over: half a step of the ends and of the sub-trim, and the reading itself (µs). */
+    /** What steps and a reading leave over: half a step of the ends (a whole one inside a limit) and half of the sub-trim, and the reading itself (µs). */
     private function toleranceUs(): float
     {
         $handset = $this->context->handset;
         $perPercent = $this->context->rig->handset()->scale()->usPer100 / 100;
         $trim = $handset->subtrimStep * ($handset->model === SubtrimModel::Before ? $perPercent : $handset->usPerUnit);
 
-        return self::READ_US + ($handset->stepPct * $perPercent + $trim) / 2;
+        $end = $handset->stepPct * $perPercent * ($this->isLimited() ? 2 : 1);
+
+        return self::READ_US + ($end + $trim) / 2;
     }
 
     private function explanation(): ?ResidueExplanation

@@ -9,6 +9,8 @@ enum TravelState: string
 {
     /** Nothing is read. */
     case Open = 'open';
+    /** Nothing is read, and by the cards a full stick would drive the servo too far: ends to enter first are computed. */
+    case Beforehand = 'beforehand';
     /** Read, and settings computed. */
     case Solved = 'solved';
     /** Settings taken, to be read again. */

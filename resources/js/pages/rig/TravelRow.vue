@@ -30,7 +30,7 @@ const setting = computed(() => (props.row.solution && STATES[props.row.state].is
 /** Sticks that could take the settings of this one over. */
 const copiesTo = computed(() =>
   STATES[props.row.state].isSet
-    ? props.view.rows.filter((other) => other.channel !== props.row.channel && other.centres && other.state === 'open').map((other) => other.channel)
+    ? props.view.rows.filter((other) => other.channel !== props.row.channel && other.centres && other.reading === null).map((other) => other.channel)
     : [],
 )
 
@@ -80,13 +80,21 @@ function leave(event: FocusEvent): void {
       ><span role="alert">{{ problem.message }}</span></span
     >
     <span v-else-if="row.explanation" class="wide band" role="cell">{{ row.explanation }}</span>
-    <span v-else-if="row.state !== 'open'" class="wide more" role="cell">
-      <b>{{ STATES[row.state].word }}</b>: <template v-if="row.state === 'confirmed'">within {{ figure(row.residue_us) }} µs</template>
-      <template v-else-if="row.state === 'set'">the settings were entered</template>
-      <template v-else-if="row.solution"
-        >{{ figure(row.residue_us) }} µs off now; will give
-        <b class="value"
-          >{{ shown(row.solution.predicted.lo) }} / {{ shown(row.solution.predicted.mid) }} / {{ shown(row.solution.predicted.hi) }} {{ word }}</b
+    <span v-else class="wide more" role="cell">
+      <template v-if="row.state === 'beforehand' && row.solution"
+        ><b>{{ STATES[row.state].word }}</b
+        >: enter these ends; by the cards they give
+        <b class="value">{{ shown(row.solution.predicted.lo) }} to {{ shown(row.solution.predicted.hi) }} {{ word }}</b></template
+      >
+      <template v-else-if="row.state !== 'open'"
+        ><b>{{ STATES[row.state].word }}</b
+        >: <template v-if="row.state === 'confirmed'">within {{ figure(row.residue_us) }} µs</template>
+        <template v-else-if="row.state === 'set'">the settings were entered</template>
+        <template v-else-if="row.solution"
+          >{{ figure(row.residue_us) }} µs off now; will give
+          <b class="value"
+            >{{ shown(row.solution.predicted.lo) }} / {{ shown(row.solution.predicted.mid) }} / {{ shown(row.solution.predicted.hi) }} {{ word }}</b
+          ></template
         ></template
       >
       <template v-if="row.now.reversed"> · reversed in the handset</template>

@@ -43,9 +43,14 @@ function next(): void {
   })
 }
 
-async function take(channels: number[], reverse: number[] = []): Promise<void> {
+async function take(channels: number[]): Promise<void> {
   await drafts.settle()
-  await props.handle.intend('take-settings', { channels, reverse })
+  await props.handle.intend('take-settings', { channels })
+}
+
+async function reverse(channel: number): Promise<void> {
+  await drafts.settle()
+  await props.handle.intend('reverse-channel', { channel })
 }
 </script>
 
@@ -81,7 +86,7 @@ async function take(channels: number[], reverse: number[] = []): Promise<void> {
             :problem="problems[row.channel] ?? null"
             :tells-why="commonWhy === null"
             @next="next"
-            @reverse="take([row.channel], [row.channel])"
+            @reverse="reverse(row.channel)"
             @copy="handle.intend('copy-settings', { from: row.channel, to: $event })"
           />
         </div>
