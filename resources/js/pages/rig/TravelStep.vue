@@ -30,6 +30,7 @@ const commonWhy = computed(() => {
 })
 const findings = computed(() => rows.value.flatMap((row) => row.findings))
 const offered = computed(() => rows.value.filter((row) => row.solution && TRAVEL_STATES[row.state].isToSet))
+const isBeforeFullStick = computed(() => rows.value.some((row) => row.state === 'beforehand'))
 const model = computed(() => props.rig.review.travel.rows.find((row) => row.explains_model)?.explains_model ?? null)
 
 function next(): void {
@@ -62,7 +63,7 @@ async function reverse(channel: number): Promise<void> {
     </p>
     <template v-else>
       <p class="muted">
-        Propellers off. Hold each stick at its low end, let it rest, hold it at its high end, and type what you read. Enter goes on; a column can be
+        Propellers off. <b v-if="isBeforeFullStick">Enter the ends below before any full stick.</b> Hold each stick at its low end, let it rest, hold it at its high end, and type what you read. Enter goes on; a column can be
         pasted. Three readings give every setting.<template v-if="commonWhy"> Aimed at {{ commonWhy }}.</template>
       </p>
       <div ref="table">
@@ -93,7 +94,7 @@ async function reverse(channel: number): Promise<void> {
         <div v-if="offered.length > 0" class="band take">
           <p>
             <b>{{ offered.length === 1 ? 'One channel' : `${offered.length} channels` }} to set.</b> Enter these ends and sub-trims in the handset,
-            then read again.
+            then read.
           </p>
           <a-button type="primary" @click="take(offered.map((row) => row.channel))">Entered as shown</a-button>
         </div>
