@@ -33,6 +33,8 @@ final class IntentExamples
         ['avocet', 'colour-wire', ['row' => 'tarn-t7-rudder', 'wire' => 'signal', 'colour' => ''], 'Wire Tarn T7, pin 4, marked R: signal is not said', 'settings.colours.tarn-t7-rudder', self::NONE],
         ['avocet', 'tell-wired', ['wired' => false], 'Not wired after all', 'settings.done.rig/wiring', self::NONE],
         ['avocet', 'tell-antenna', ['antenna' => ' up the fin '], 'The antenna sits: up the fin', 'settings.antenna', 'up the fin'],
+        ['avocet', 'tell-power', ['mw' => 40], 'The power is set to 40 mW', 'settings.power_mw', 40],
+        ['oystercatcher', 'tell-power', ['mw' => null], 'The power set: not said', 'settings.power_mw', self::NONE],
         ['avocet', 'tell-antenna', ['antenna' => ''], 'Where the antenna sits: not said', 'settings.antenna', self::NONE],
         ['avocet', 'log-attempt', ['hop' => 1, 'variant' => 'auto', 'channel_mode' => 'as it is', 'distance_m' => 2, 'bound' => false, 'note' => ''], 'Did not bind: auto, at 2 m', 'attempts.last', ['at' => '2026-11-24T10:00:00Z', 'bound' => false, 'channel_mode' => 'as it is', 'distance_m' => 2, 'hop' => 1, 'variant' => 'auto']],
         ['avocet', 'prove-bind', ['hop' => 1, 'passed' => false], 'Bind not proven: the light does not follow the handset', 'checks.last.result', 'fail'],

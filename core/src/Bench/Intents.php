@@ -56,6 +56,7 @@ use Linguator\Core\Steps\Travel\TellSubtrimModel;
 use Linguator\Core\Steps\Wiring\ColourWire;
 use Linguator\Core\Steps\Wiring\TellAntenna;
 use Linguator\Core\Steps\Wiring\TellCraftPack;
+use Linguator\Core\Steps\Wiring\TellPower;
 use Linguator\Core\Steps\Wiring\TellWired;
 
 /** Everything a person can mean to do with a rig, by the name screens and scripts give it. */
@@ -80,6 +81,7 @@ final readonly class Intents
         'tell-wired' => TellWired::class,
         'tell-craft-pack' => TellCraftPack::class,
         'tell-antenna' => TellAntenna::class,
+        'tell-power' => TellPower::class,
         'log-attempt' => LogAttempt::class,
         'prove-bind' => ProveBind::class,
         'mend-order' => MendOrder::class,

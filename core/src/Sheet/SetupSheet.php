@@ -20,6 +20,7 @@ use Linguator\Core\Rig\Day;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\SettingNames;
 use Linguator\Core\Steps\Wiring\PowerRow;
+use Linguator\Core\Steps\Wiring\RangeMeaning;
 use Linguator\Core\Steps\Wiring\Wire;
 use Linguator\Core\Steps\Wiring\WireRow;
 
@@ -125,7 +126,15 @@ final readonly class SetupSheet
             new SheetRow('meter', 'Meter', sprintf('%g to %g V', $pack->meterFrom(), $pack->full())),
         ];
 
-        return [...$rows, ...array_map(self::fed(...), $this->reviews->wiring()->power)];
+        return [...$rows, ...array_map(self::fed(...), $this->reviews->wiring()->power), ...$this->radiated()];
+    }
+
+    /** @return list<SheetRow> The power that a range check was made at. */
+    private function radiated(): array
+    {
+        $range = RangeMeaning::of($this->rig);
+
+        return $range->setMw === null ? [] : [new SheetRow('power/radio', ($range->radio ?? 'Radio').' sends with', sprintf('%g mW', $range->setMw))];
     }
 
     private static function fed(PowerRow $power): SheetRow

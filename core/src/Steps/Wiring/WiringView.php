@@ -15,7 +15,7 @@ final readonly class WiringView
      * @param  string  $fingerprint  Changes when any wire of the table does.
      * @param  bool  $wired  Somebody has said that all of it is wired like this.
      */
-    public function __construct(public array $wires, public array $power, public array $antennas, public array $switchOn, public string $fingerprint, public bool $wired)
+    public function __construct(public array $wires, public array $power, public array $antennas, public array $switchOn, public string $fingerprint, public bool $wired, public RangeMeaning $range)
     {
     }
 }

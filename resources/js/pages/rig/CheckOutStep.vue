@@ -72,7 +72,7 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
             <p v-if="check.state === 'stale'" class="why">Because {{ check.reasons.join(', ') }}.</p>
             <p v-else-if="check.observed && check.state !== 'open'" class="small">{{ check.observed }}</p>
             <p v-if="check.state !== 'holds' && check.required" class="muted small">Must be seen: {{ check.expected }}.</p>
-            <RangeMeaning v-if="check.check === 'range' && check.required" :rig="rig" />
+            <RangeMeaning v-if="check.check === 'range' && check.required" :rig="rig" :handle="handle" />
             <label v-if="check.check === 'antenna'" class="inline"
               >It sits
               <TextField :value="rig.document.settings.antenna ?? ''" :save="tellAntenna" maxlength="200" placeholder="upright behind the canopy"

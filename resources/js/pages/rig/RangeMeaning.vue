@@ -1,32 +1,46 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
-import { computed } from 'vue'
-import type { RangeAnswer } from '@/api/generated/range.out'
-import { postJson } from '@/api/http'
 import type { RigData } from '@/api/rigs'
-import { figure } from '@/lib/numberText'
+import type { RigHandle } from '@/composables/useRig'
+import NumberField from '@/components/form/NumberField.vue'
 
+/** The power the check is made at, and what it then stands for. */
 export interface RangeMeaningProps {
   rig: RigData
+  handle: RigHandle
 }
 const props = defineProps<RangeMeaningProps>()
 
-/** Thirty paces, and what low power or a range-check mode usually takes off. */
-const CHECK = { distance_m: 27, reduced_by_db: 30 }
-const f = computed(() => props.rig.review.wiring.antennas.find((antenna) => antenna.f_mhz !== null)?.f_mhz ?? null)
-const range = useQuery({
-  queryKey: computed(() => ['range-check', f.value] as const),
-  // Power and sensitivity do not enter into what a check stands for.
-  queryFn: () => postJson<RangeAnswer>('/range', { f_mhz: f.value, power_dbm: 0, sensitivity_dbm: -100, check: CHECK }),
-  enabled: computed(() => f.value !== null),
-})
-const metres = computed(() => range.data.value?.check_stands_for_m ?? null)
+const tellPower = (mw: number | null) => props.handle.intend('tell-power', { mw })
 </script>
 
 <template>
-  <p v-if="metres !== null" class="small">
-    Thirty paces ({{ CHECK.distance_m }} m) at {{ CHECK.reduced_by_db }} dB less stand for <b class="value">{{ figure(metres, 0) }} m</b> at full
-    power in free space, 10 dB kept for body and orientation.
+  <p class="small">
+    {{ rig.review.wiring.range.text }}
     <RouterLink to="/tools/range">Other numbers</RouterLink>
   </p>
+  <label class="inline"
+    >{{ rig.review.wiring.range.radio ?? 'The radio' }} is set to
+    <NumberField
+      :value="rig.review.wiring.range.set_mw"
+      :save="tellPower"
+      may-be-empty
+      :lowest="0.001"
+      :highest="100000"
+      maxlength="9"
+      class="power"
+    />
+    mW</label
+  >
 </template>
+
+<style scoped>
+.inline {
+  display: flex;
+  align-items: center;
+  gap: 0.4rem;
+  margin-top: 0.35rem;
+}
+.power {
+  width: 6rem;
+}
+</style>

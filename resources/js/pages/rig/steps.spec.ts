@@ -241,7 +241,7 @@ describe('the check-out', () => {
     const bench = fakeHandle()
     const rig = rigOf('rig-dunlin')
     rig.review = { ...rig.review, readiness: { ...rig.review.readiness, ...change } }
-    const page = part(CheckOutStep, { rig, handle: bench.handle }, [[['range-check', 2440], { check_stands_for_m: 853.8 }]])
+    const page = part(CheckOutStep, { rig, handle: bench.handle })
     return { page, ...bench }
   }
 
@@ -253,7 +253,19 @@ describe('the check-out', () => {
     expect(rows[0]).toMatch(/^Bind proven holds/)
     expect(rows[2]).toMatch(/^Directions open/)
     expect(rows[2]).toContain('Must be seen: with the craft in front of you')
-    expect(rows[9]).toContain('854 m')
+    expect(rows[9]).toContain('depends on the power they are made at; it is not told yet')
+  })
+
+  it('takes the power that is set from the range check, and says what the check then stands for', async () => {
+    const { handle, meant } = fakeHandle()
+    const rig = rigOf('rig-oystercatcher')
+    const row = part(CheckOutStep, { rig, handle }).findAll('.checks > li').at(-1)
+    expect(row?.text()).toContain('at 100 mW stand for 27 m at 1000 mW')
+    const field = row?.find('.power')
+    expect((field?.element as HTMLInputElement).value).toBe('100')
+    await field?.setValue('500')
+    await field?.trigger('change')
+    expect(meant).toEqual([['tell-power', { mw: 500 }]])
   })
 
   it('makes a check by what was seen and who looked', async () => {

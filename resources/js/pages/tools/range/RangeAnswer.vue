@@ -20,7 +20,7 @@ const metres = (m: number) => (m >= 1000 ? `${figure(m / 1000, 2)} km` : `${figu
       <span class="value">{{ figure(answer.path_loss_db ?? 0) }} dB</span>.
     </p>
     <p v-if="answer.check_stands_for_m !== null">
-      This range check stands for <b class="value">{{ metres(answer.check_stands_for_m) }}</b> at full answer.
+      This range check stands for <b class="value">{{ metres(answer.check_stands_for_m) }}</b> at full power.
     </p>
     <p>
       Quarter wave: <b class="value">{{ figure(answer.quarter_wave_mm) }} mm</b>. Free space, less the margin. Power limits are set by local law.
