@@ -237,3 +237,44 @@ it('names the file an attachment came in by, and shows it as nothing else', func
     $this->post("/api/v1/rigs/dunlin/entries/$position/attachments", [], ['Accept' => 'application/json'])->assertStatus(422)->assertJsonPath('error.path', 'file');
     $this->post('/api/v1/rigs/dunlin/entries/99999/attachments', ['file' => $file], ['Accept' => 'application/json'])->assertStatus(422);
 });
+
+it('leaves a format that differs alone when an archive comes in, until told to replace', function () {
+    $this->demo();
+    $this->postJson('/api/v1/formats/import', ['text' => OWN_FORMAT])->assertStatus(201);
+    $file = tempnam(sys_get_temp_dir(), 'lg');
+    app(App\Actions\ExportArchive::class)($file);
+    $upload = static fn (): UploadedFile => new UploadedFile($file, 'bench.zip', 'application/zip', null, true);
+    $this->postJson('/api/v1/formats/import', ['text' => str_replace('Mine', 'Other', OWN_FORMAT), 'replace' => true])->assertStatus(201);
+    $this->post('/api/v1/archive/import', ['file' => $upload()])->assertOk()->assertJsonPath('formats', 0);
+    expect(Format::query()->sole()->name)->toBe('Other');
+    $this->post('/api/v1/archive/import', ['file' => $upload(), 'replace' => '1'])->assertOk()->assertJsonPath('formats', 1);
+    expect(Format::query()->sole()->name)->toBe('Mine');
+    $this->post('/api/v1/archive/import', ['file' => $upload(), 'replace' => '1'])->assertOk()->assertJsonPath('formats', 0);
+});
+
+it('keeps a hundred formats and refuses the next, but takes a change of one it has', function () {
+    for ($k = 1; $k <= 99; $k++) {
+        Format::query()->create(['id' => "format-$k", 'name' => "Format $k", 'document' => '{}']);
+    }
+    $this->postJson('/api/v1/formats/import', ['text' => OWN_FORMAT])->assertStatus(201);
+    $this->postJson('/api/v1/formats/import', ['text' => str_replace('mine', 'mine-too', OWN_FORMAT)])->assertStatus(422)->assertJsonPath('error.code', 'too_many');
+    $this->postJson('/api/v1/formats/import', ['text' => str_replace('Mine', 'Other', OWN_FORMAT), 'replace' => true])->assertStatus(201);
+    expect(Format::query()->count())->toBe(100);
+});
+
+it('takes one card as text, and says how many it found otherwise', function () {
+    $this->demo();
+    $text = $this->get('/api/v1/shelf/flip.yaml')->assertOk()->content();
+    $revision = $this->getJson('/api/v1/shelf/flip')->json('revision');
+    $this->putJson('/api/v1/shelf/flip', ['revision' => $revision, 'text' => $text])->assertOk();
+    $this->putJson('/api/v1/shelf/flip', ['revision' => $this->getJson('/api/v1/shelf/flip')->json('revision'), 'text' => "$text---\n$text"])
+        ->assertStatus(422)->assertJsonPath('error.code', 'not_one')->assertJsonPath('error.message', 'Found 2 cards; expected one. Several go in by "Import cards".');
+});
+
+it('says how large a file is that is too large', function () {
+    $this->demo();
+    $this->post('/api/v1/rigs/avocet/entries/0/attachments', ['file' => UploadedFile::fake()->createWithContent('a.txt', str_repeat('x', 6 * 1_048_576))])
+        ->assertStatus(422)->assertJsonPath('error.message', 'Found 6.0 MB; expected at most 5 MB.');
+    $bounds = App\Actions\ArchiveBounds::page();
+    expect(fn () => $bounds->check('logbook.csv', 40 * 1_048_576, 41 * 1_048_576))->toThrow(fn (DocumentError $error) => expect($error->getMessage())->toContain('would unpack to 41 MB'));
+});
