@@ -63,8 +63,12 @@ async function reverse(channel: number): Promise<void> {
     </p>
     <template v-else>
       <p class="muted">
-        Propellers off. <b v-if="isBeforeFullStick">Enter the ends below before any full stick.</b> Hold each stick at its low end, let it rest, hold it at its high end, and type what you read. Enter goes on; a column can be
-        pasted. Three readings give every setting.<template v-if="commonWhy"> Aimed at {{ commonWhy }}.</template>
+        Propellers off. <b v-if="isBeforeFullStick">Enter the ends below before any full stick.</b> Hold each stick at its low end, let it rest, hold
+        it at its high end, and type what you read. Enter goes on; a column can be pasted. Three readings give every setting.<template
+          v-if="commonWhy"
+        >
+          Aimed at {{ commonWhy }}.</template
+        >
       </p>
       <div ref="table">
         <div class="grid" role="table" aria-label="Travel">
