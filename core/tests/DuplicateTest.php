@@ -56,6 +56,13 @@ it('keeps what is set and ticked off at the handset', function () {
     expect((array) duplicated(DemoRigs::get('mudlark'))->document->settings->done)->toBe([]);
 });
 
+it('takes no tick of a relay along, nor of a receiver', function () {
+    $rig = DemoRigs::get('oystercatcher');
+    expect((array) $rig->document->settings->done)->toHaveKeys(['weft-r16i/protocol', 'longshore/input'])
+        ->and((array) duplicated($rig)->document->settings->done)->toBe([])
+        ->and((array) duplicated(DemoRigs::get('avocet'))->document->settings->done)->toHaveKeys(['ostrel-9/bay', 'brack-m4/protocol', 'handset/alarm'])->not->toHaveKey('rig/wiring');
+});
+
 it('changes nothing of the first rig', function () {
     $rig = DemoRigs::get('avocet');
     $before = json_encode($rig->document);

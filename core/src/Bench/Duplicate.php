@@ -7,9 +7,7 @@ namespace Linguator\Core\Bench;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Excerpt;
 use Linguator\Core\Document\Node;
-use Linguator\Core\Gear\Handset;
 use Linguator\Core\Gear\Kind;
-use Linguator\Core\Gear\Module;
 use Linguator\Core\Proof\CheckKind;
 use Linguator\Core\Rig\EntryKind;
 use Linguator\Core\Rig\Occasion;
@@ -74,17 +72,13 @@ final readonly class Duplicate
         return $settings;
     }
 
-    /** @param  string  $place  `box/setting`; the handset and its module fly both rigs, the other boxes are there twice. */
+    /** @param  string  $place  `box/setting`; the handset and what it sends through fly both rigs, from the first receiver on all is there twice. */
     private function isAtTheHandset(RigDocument $rig, string $place): bool
     {
         $box = explode('/', $place, 2)[0];
-        foreach ($rig->boxes as $there) {
-            if ($there->id() === $box) {
-                return $there instanceof Handset || $there instanceof Module;
-            }
-        }
+        $sending = array_slice($rig->boxes->ids(), 0, $rig->boxes->receiverAt(1) ?? 1);
 
-        return $box === HandsetReview::BOX;
+        return $box === HandsetReview::BOX || in_array($box, $sending, true);
     }
 
     /** @return list<mixed> The chain with the other receiver in the last one's place; the links to the old one, which say nothing of the new one, are gone. */

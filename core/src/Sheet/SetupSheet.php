@@ -20,7 +20,6 @@ use Linguator\Core\Rig\Day;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\SettingNames;
 use Linguator\Core\Steps\Wiring\PowerRow;
-use Linguator\Core\Steps\Wiring\RangeMeaning;
 use Linguator\Core\Steps\Wiring\Wire;
 use Linguator\Core\Steps\Wiring\WireRow;
 
@@ -132,7 +131,7 @@ final readonly class SetupSheet
     /** @return list<SheetRow> The power that a range check was made at. */
     private function radiated(): array
     {
-        $range = RangeMeaning::of($this->rig);
+        $range = $this->reviews->wiring()->range();
 
         return $range->setMw === null ? [] : [new SheetRow('power/radio', ($range->radio ?? 'Radio').' sends with', sprintf('%g mW', $range->setMw))];
     }

@@ -64,9 +64,8 @@ final readonly class TravelRow
         if ($this->last === null) {
             return $this->beforehand();
         }
-        try {
-            $gimbal = Gimbal::seen($this->context->handset, $this->last->reading, $this->last->with);
-        } catch (DocumentError) {
+        $gimbal = $this->seen();
+        if ($gimbal === null) {
             return null;
         }
         $target = $this->context->leavesHandset() ? $this->last->reading : $this->target;
@@ -118,13 +117,19 @@ final readonly class TravelRow
     /** What it sends when set like this, going by the last reading; null: nothing is read, or the reading contradicts what was set. */
     public function predictedWith(ChannelSettings $set): ?Reading
     {
+        $seen = $this->seen();
+
+        return ($this->last?->with->reversed === $set->reversed ? $seen : $seen?->reversed())?->predict($set);
+    }
+
+    /** The channel as the last reading shows it; null: nothing is read, or the reading contradicts what was set. */
+    private function seen(): ?Gimbal
+    {
         try {
-            $seen = $this->last === null ? null : Gimbal::seen($this->context->handset, $this->last->reading, $this->last->with);
+            return $this->last === null ? null : Gimbal::seen($this->context->handset, $this->last->reading, $this->last->with);
         } catch (DocumentError) {
             return null;
         }
-
-        return ($this->last?->with->reversed === $set->reversed ? $seen : $seen?->reversed())?->predict($set);
     }
 
     public function state(): TravelState

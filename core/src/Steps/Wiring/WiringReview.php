@@ -81,7 +81,12 @@ final readonly class WiringReview
 
     public function shown(): WiringView
     {
-        return new WiringView($this->wires, $this->power, $this->antennas(), $this->switchOn(), $this->fingerprint(), $this->isWired(), RangeMeaning::of($this->rig));
+        return new WiringView($this->wires, $this->power, $this->antennas(), $this->switchOn(), $this->fingerprint(), $this->isWired(), $this->range());
+    }
+
+    public function range(): RangeMeaning
+    {
+        return RangeMeaning::of($this->rig);
     }
 
     /** @return list<string> The sequence of switching on and off; empty without a chain. */
