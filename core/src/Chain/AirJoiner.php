@@ -58,7 +58,7 @@ final class AirJoiner
         foreach (self::radiosOf($sender) as $radio) {
             foreach ($radio->protocols as $sent) {
                 foreach ($receiver->protocols as $heard) {
-                    $verdict = $sent->family === $heard->family ? $this->judge($sender, $radio, $sent, $receiver, $heard) : null;
+                    $verdict = self::areForeign($sent, $heard) ? null : $this->judge($sender, $radio, $sent, $receiver, $heard);
                     if ($verdict instanceof Joint) {
                         $joints[] = $verdict;
                     }
@@ -66,7 +66,14 @@ final class AirJoiner
             }
         }
 
-        return new Ways($joints);
+        return Ways::of($joints);
+    }
+
+    /** What parts most pairs of a shelf at a glance, before anything is judged: another family, or another variant told at both ends. */
+    private static function areForeign(Protocol $sent, Protocol $heard): bool
+    {
+        return $sent->family !== $heard->family
+            || ($sent->variant !== $heard->variant && $sent->variant !== null && $heard->variant !== null && $sent->variant !== Protocol::AUTO && $heard->variant !== Protocol::AUTO);
     }
 
     /** The least bad reason why the two do not join, or null if some protocols do. */

@@ -22,8 +22,12 @@ final readonly class Cost
         return new self(0, 0, 0, 0.0);
     }
 
-    /** Of the cheapest of these; zero where there is none. */
-    public static function leastOf(Joint ...$joints): self
+    /**
+     * Of the cheapest of these; zero where there is none.
+     *
+     * @param  list<Joint>  $joints
+     */
+    public static function leastOf(array $joints): self
     {
         $least = null;
         foreach ($joints as $joint) {

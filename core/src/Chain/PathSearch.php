@@ -81,8 +81,17 @@ final class PathSearch
     /** Whether everything that must be there is, in a chain with one receiver. */
     private function holdsAll(Box $sender, Receiver $receiver): bool
     {
-        return array_diff($this->request->mustReceivers, [$receiver->id]) === []
-            && array_diff($this->request->mustModules, [$sender->id()]) === [];
+        return self::isWithin($this->request->mustReceivers, $receiver->id) && self::isWithin($this->request->mustModules, $sender->id());
+    }
+
+    /**
+     * Whether nothing but these must be there: mostly nothing must.
+     *
+     * @param  list<string>  $must
+     */
+    private static function isWithin(array $must, string ...$there): bool
+    {
+        return $must === [] || array_diff($must, $there) === [];
     }
 
     /**
@@ -225,7 +234,7 @@ final class PathSearch
     {
         $open = [];
         foreach ($this->request->modules() as $module) {
-            $mayStand = isset($seconds[$module->id]) && $module !== $sender && array_diff($this->request->mustModules, [$sender->id(), $module->id]) === [];
+            $mayStand = isset($seconds[$module->id]) && $module !== $sender && self::isWithin($this->request->mustModules, $sender->id(), $module->id);
             foreach ($mayStand ? $this->ways->between($first, $module, false, ...$middle->converters) : [] as $way) {
                 $head = $middle->then($way);
                 $open[] = [$head->least->plus($seconds[$module->id][0]->least), $head, $seconds[$module->id]];
@@ -249,7 +258,7 @@ final class PathSearch
             if ($this->isTooDear($head->least->plus($one->least))) {
                 break;
             }
-            if ($one->receiver !== $first && array_diff($this->request->mustReceivers, [$first->id, $one->receiver->id]) === []) {
+            if ($one->receiver !== $first && self::isWithin($this->request->mustReceivers, $first->id, $one->receiver->id)) {
                 $this->finish($head, $one->receiver, $one->ways);
             }
         }

@@ -15,9 +15,22 @@ final readonly class Ways implements \IteratorAggregate
     public Cost $least;
 
     /** @param  list<Joint>  $all */
-    public function __construct(public array $all = [])
+    private function __construct(public array $all)
     {
-        $this->least = $all === [] ? Cost::zero() : Cost::leastOf(...$all);
+        $this->least = Cost::leastOf($all);
+    }
+
+    /**
+     * Most pairs of a shelf do not join: they share one answer.
+     *
+     * @param  list<Joint>  $all
+     */
+    public static function of(array $all): self
+    {
+        /** @var self|null $none */
+        static $none = null;
+
+        return $all === [] ? $none ??= new self([]) : new self($all);
     }
 
     public function areNone(): bool
@@ -34,7 +47,7 @@ final readonly class Ways implements \IteratorAggregate
     /** @param  \Closure(Joint): bool  $which */
     public function where(\Closure $which): self
     {
-        return new self(array_values(array_filter($this->all, $which)));
+        return self::of(array_values(array_filter($this->all, $which)));
     }
 
     /** @return \ArrayIterator<int, Joint> */

@@ -55,7 +55,7 @@ final class WireJoiner
             }
         }
 
-        return new Ways($joints);
+        return Ways::of($joints);
     }
 
     /** The least bad reason why the two do not join, or null if some ports do. */

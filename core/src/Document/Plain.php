@@ -12,21 +12,27 @@ namespace Linguator\Core\Document;
  */
 final class Plain
 {
-    /** @var array<string, string> Keys by property, worked out once. */
-    private static array $keys = [];
+    /** @var array<class-string, PlainShape> */
+    private static array $shapes = [];
 
     public static function of(mixed $value): mixed
     {
         if (is_array($value)) {
             return self::each($value);
         }
+        if (! is_object($value)) {
+            return $value;
+        }
+        $shape = self::$shapes[$value::class] ?? null;
+        if ($shape !== null) {
+            return self::properties($value, $shape);
+        }
 
         return match (true) {
-            ! is_object($value) => $value,
             $value instanceof \BackedEnum => $value->value,
             $value instanceof \JsonSerializable => self::told($value->jsonSerialize()),
             $value instanceof \stdClass => (object) self::each(get_object_vars($value)),
-            default => self::properties($value),
+            default => self::properties($value, self::$shapes[$value::class] = PlainShape::of($value)),
         };
     }
 
@@ -65,19 +71,18 @@ final class Plain
         return self::of($value instanceof \stdClass ? get_object_vars($value) : $value);
     }
 
-    /** @return array<string, mixed> */
-    private static function properties(object $value): array
+    /**
+     * Curves, logs and readings are lists of hundreds of small objects: what a class looks like is worked out once.
+     *
+     * @return array<string, mixed>
+     */
+    private static function properties(object $value, PlainShape $shape): array
     {
-        $plain = [];
-        foreach (get_object_vars($value) as $name => $property) {
-            $plain[self::$keys[$name] ?? self::key((string) $name)] = is_object($property) || is_array($property) ? self::of($property) : $property;
+        $plain = array_combine($shape->keys, get_object_vars($value));
+        foreach ($shape->deep as $key) {
+            $plain[$key] = self::of($plain[$key]);
         }
 
         return $plain;
-    }
-
-    private static function key(string $property): string
-    {
-        return self::$keys[$property] ??= strtolower((string) preg_replace('/(?<!^)[A-Z]|(?<=[a-z]{2})\d+/', '_$0', $property));
     }
 }

@@ -24,7 +24,10 @@ final readonly class Findings implements \Countable, \IteratorAggregate, \JsonSe
 
     public static function none(): self
     {
-        return new self([]);
+        /** @var self|null $none */
+        static $none = null;
+
+        return $none ??= new self([]);
     }
 
     public function and(self|Finding|null ...$more): self

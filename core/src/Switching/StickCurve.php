@@ -37,10 +37,12 @@ final readonly class StickCurve
     /** @return list<CurvePoint> */
     public function points(Scale $scale): array
     {
-        return array_map(function (int $k) use ($scale): CurvePoint {
+        $points = [];
+        for ($k = -self::HALF; $k <= self::HALF; $k++) {
             $percent = Steps::clean($this->at($k / self::HALF) * 100);
+            $points[] = new CurvePoint($k * 100.0 / self::HALF, $percent, Steps::clean($scale->us($percent)));
+        }
 
-            return new CurvePoint($k * 100.0 / self::HALF, $percent, Steps::clean($scale->us($percent)));
-        }, range(-self::HALF, self::HALF));
+        return $points;
     }
 }

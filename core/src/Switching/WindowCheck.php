@@ -48,7 +48,12 @@ final readonly class WindowCheck
 
     public function isOk(): bool
     {
-        return $this->findings()->countOf(Severity::Fix, Severity::Stop) === 0;
+        return self::isSound($this->findings());
+    }
+
+    private static function isSound(Findings $findings): bool
+    {
+        return $findings->countOf(Severity::Fix, Severity::Stop) === 0;
     }
 
     public function findings(): Findings
@@ -63,7 +68,9 @@ final readonly class WindowCheck
             $margins->{(string) $position} = $margin;
         }
 
-        return new WindowVerdict($this->window->name, $this->inside(), $margins, $this->isOk(), $this->widened(), $this->findings());
+        $findings = $this->findings();
+
+        return new WindowVerdict($this->window->name, $this->inside(), $margins, self::isSound($findings), $this->widened(), $findings);
     }
 
     private function missed(): Findings

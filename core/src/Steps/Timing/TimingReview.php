@@ -97,7 +97,7 @@ final readonly class TimingReview
     private function waysOf(int $k, Joint $chosen): array
     {
         $ways = [];
-        foreach ($this->rig->chain()->couplings[$k]->ways ?? new Ways as $joint) {
+        foreach ($this->rig->chain()->couplings[$k]->ways ?? Ways::of([]) as $joint) {
             $isOther = $joint->via !== $chosen->via || ($joint->link['port'] ?? null) !== ($chosen->link['port'] ?? null);
             if ($isOther) {
                 $label = $joint->isAir() ? SettingNames::air($joint->via) : $joint->output->format->name ?? $joint->via;
