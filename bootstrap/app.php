@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Middleware\ForgeryToken;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\WallClock;
 use App\Http\Middleware\WholeBody;
 use App\Http\Problems;
 use Illuminate\Foundation\Application;
@@ -32,6 +33,7 @@ return Application::configure(basePath: dirname(__DIR__))
             PreventRequestsDuringMaintenance::class,
             ValidatePostSize::class,
             SecurityHeaders::class,
+            WallClock::class,
         ]);
         $middleware->web(replace: [ValidateCsrfToken::class => ForgeryToken::class], remove: [ShareErrorsFromSession::class]);
     })

@@ -127,7 +127,7 @@ it('says that nothing moved, that one stick is dead, and what a stranger stick i
     expect(fn () => OrderCheck::of($order, ['A' => $none]))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('seen.E'));
     expect(fn () => OrderObservation::fromSight($order, (object) ['X' => 'A']))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('moved.X'));
     expect(fn () => OrderObservation::fromSight($order, (object) ['A' => 'flap']))->toThrow(fn (DocumentError $error) => expect($error->getMessage())->toContain('"flap"')->toContain('A, E, T, R'));
-    $check = $one->made('2026-11-25T10:00:00Z');
+    $check = $one->made('Wren', '2026-11-25T10:00:00Z');
     expect($check)->passed->toBeFalse()->expected->toBe('A on 2, E on 3, T on 1, R on 4')->observed->toBe('A on 2, E on 3, T on 1, R on none');
 });
 

@@ -32,11 +32,11 @@ it('tells of each rig on the demo bench how far it is, and the one next thing', 
     expect($review['next'])->toMatchArray(['severity' => $severity, 'sentence' => $sentence, 'step' => $step]);
     expect(array_keys(array_filter(array_column($review['steps'], 'state', 'key'), fn (string $state): bool => $state !== 'done')))->toBe($notDone);
 })->with([
-    'avocet' => ['avocet', 'done', 'Ready since 3 Nov 2026.', 'check-out', []],
+    'avocet' => ['avocet', 'done', 'Signed off on 3 Nov 2026.', 'check-out', []],
     'dunlin' => ['dunlin', 'attention', 'The lowest throttle, 1085 µs, is not below the low threshold of 1060 µs.', 'travel', ['travel', 'failsafe', 'check-out']],
     'mudlark' => ['mudlark', 'attention', 'The pulse train of Weft R8t has no room for its gap: 18 ms is too short.', 'path', ['path', 'order', 'travel', 'failsafe', 'check-out']],
     'sanderling' => ['sanderling', 'stop', 'The aileron servo is driven 112 µs too far.', 'travel', ['bind', 'order', 'travel', 'failsafe', 'check-out']],
-    'oystercatcher' => ['oystercatcher', 'stop', 'Do not power: the first hop holds on loss.', 'failsafe', ['order', 'travel', 'failsafe', 'check-out']],
+    'oystercatcher' => ['oystercatcher', 'stop', 'The first hop holds on loss.', 'failsafe', ['order', 'travel', 'failsafe', 'check-out']],
 ]);
 
 it('makes stale what a late change touches, and nothing else', function (array $set, array $touched) {

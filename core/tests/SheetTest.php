@@ -58,8 +58,8 @@ it('shows at once what a late change made stale, and leaves the rest as it was',
     }
 })->with([
     'a stick mode' => [['settings.stick_mode' => 1], ['stick_mode']],
-    'a pack of other cells' => [['settings.pack' => (object) ['chemistry' => 'lipo', 'cells' => 2]], ['alarm', 'meter', 'pack', 'power/Brack M4', 'proven/power/', 'signed']],
-    'where the antenna is' => [['settings.antenna' => 'along the boom'], ['proven/antenna/', 'proven/range/', 'signed']],
+    'a pack of other cells' => [['settings.pack' => (object) ['chemistry' => 'lipo', 'cells' => 2]], ['alarm', 'meter', 'pack', 'power/Brack M4', 'proven/power/', 'signed', 'state']],
+    'where the antenna is' => [['settings.antenna' => 'along the boom'], ['proven/antenna/', 'proven/range/', 'signed', 'state']],
 ]);
 
 it('has nothing to say of a rig without boxes, and only its boxes where they do not join', function () {

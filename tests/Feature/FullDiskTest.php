@@ -55,7 +55,7 @@ it('goes on reading when the disk is full, and says of every write that there is
         $writes = [
             ['POST', '/api/v1/rigs', ['name' => 'Heron', 'craft_kind' => 'boat']],
             ['PATCH', '/api/v1/rigs/avocet', ['revision' => $revision, 'set' => ['settings.memory' => 31], 'text' => 'Memory']],
-            ['POST', '/api/v1/rigs/avocet/intents', ['revision' => $revision, 'intent' => 'make-check', 'told' => ['check' => 'range', 'passed' => true]]],
+            ['POST', '/api/v1/rigs/avocet/intents', ['revision' => $revision, 'intent' => 'make-check', 'told' => ['check' => 'range', 'passed' => true, 'observed' => 'all answered', 'by' => 'Wren']]],
             ['POST', '/api/v1/captures', ['text' => str_repeat('0f00', 50_000)]],
             ['POST', '/api/v1/captures', ['capture' => new CURLFile($upload)]],
             ['DELETE', '/api/v1/rigs/dunlin', null],

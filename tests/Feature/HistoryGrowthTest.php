@@ -119,7 +119,7 @@ it('takes one check back among later ones only when it is the last, and says so'
     $this->demo();
     $revision = fn (): int => Rig::query()->where('slug', 'avocet')->sole()->revision;
     for ($k = 0; $k < 2; $k++) {
-        $this->means('avocet', 'make-check', ['check' => 'range', 'passed' => true, 'by' => 'Wren'])->assertOk();
+        $this->means('avocet', 'make-check', ['check' => 'range', 'passed' => true, 'observed' => 'all answered', 'by' => 'Wren'])->assertOk();
     }
     $last = Rig::query()->where('slug', 'avocet')->sole()->lastPosition();
     $this->postJson('/api/v1/rigs/avocet/undo', ['revision' => $revision(), 'entry' => $last - 1])->assertStatus(422)->assertJsonPath('error.code', 'changed_since');
@@ -135,7 +135,7 @@ it('finds the next undo however far back it is', function () {
     $this->patchJson('/api/v1/rigs/mudlark', ['revision' => $revision(), 'set' => ['settings.memory' => 33], 'text' => 'Memory'])->assertOk();
     $at = Rig::query()->whereKey($rig->id)->sole()->lastPosition();
     for ($k = 0; $k < 105; $k++) {
-        $this->means('mudlark', 'make-check', ['check' => 'range', 'passed' => true])->assertOk();
+        $this->means('mudlark', 'make-check', ['check' => 'range', 'passed' => true, 'observed' => 'all answered', 'by' => 'Wren'])->assertOk();
         $this->postJson('/api/v1/rigs/mudlark/undo', ['revision' => $revision()])->assertOk();
     }
     $shown = $this->getJson('/api/v1/rigs/mudlark');

@@ -203,7 +203,7 @@ it('goes by the order of the entries when the clock was set back', function () {
     $this->demo();
     $this->travelTo('2020-01-01 08:00:00');
     $rig = fn () => $this->getJson('/api/v1/rigs/avocet')->json();
-    $this->means('avocet', 'make-check', ['check' => 'direction', 'passed' => false, 'observed' => 'left aileron goes the wrong way'])->assertOk();
+    $this->means('avocet', 'make-check', ['check' => 'direction', 'passed' => false, 'observed' => 'left aileron goes the wrong way', 'by' => 'Wren'])->assertOk();
     $directions = collect($rig()['review']['readiness']['checks'])->firstWhere('check', 'direction');
     expect($directions['state'])->toBe('failed')->and($rig()['history'][0]['entry']['at'])->toStartWith('2020-01-01')
         ->and($rig()['review']['next']['sentence'])->not->toContain('Ready');
@@ -225,7 +225,7 @@ it('sets and tests a failsafe, and refuses what this receiver cannot do', functi
     expect($hop()['severity'])->toBe('stop')->and($hop()['recommended'])->toBe('stored');
     $this->means('oystercatcher', 'set-failsafe', ['hop' => 1, 'mode' => 'stored', 'set_by' => 'handset', 'stored_us' => [null, null, 1500, 1500]])->assertOk();
     expect($hop()['outcome'])->toBe('motor_off_neutral')->and(array_column($hop()['findings'], 'code'))->toBe(['F7']);
-    $this->means('oystercatcher', 'test-failsafe', ['hop' => 1, 'passed' => true, 'observed' => 'motor stopped'])->assertOk();
+    $this->means('oystercatcher', 'test-failsafe', ['hop' => 1, 'passed' => true, 'observed' => 'motor stopped', 'by' => 'Wren'])->assertOk();
     expect($hop()['severity'])->toBe('ok');
     changed($this, 'oystercatcher', ['settings.channels' => [['channel' => 3, 'reversed' => true]]], 'Throttle reversed');
     expect(array_column($hop()['findings'], 'code'))->toBe(['F5', 'F7']);

@@ -34,7 +34,7 @@ it('logs attempts, learns from them, and keeps the proof', function () {
     $try('auto', 2, false);
     expect($rig()['review']['bind'][0]['next']['variant'])->toBe('tarn-a');
     $try('tarn-a', 2, true);
-    $this->means('sanderling', 'prove-bind', ['hop' => 1, 'passed' => true])->assertOk();
+    $this->means('sanderling', 'prove-bind', ['hop' => 1, 'passed' => true, 'by' => 'Wren'])->assertOk();
     expect(collect($rig()['review']['steps'])->firstWhere('key', 'bind')['state'])->toBe('done');
 });
 

@@ -28,7 +28,7 @@ it('takes a new rig from its ends to a chain, an order fix and a proof', functio
     $this->means($slug, 'mend-order', ['at' => $rig()['review']['order']['fixes'][0]['at']])->assertOk();
     expect($rig()['review']['order']['right'])->toBeTrue();
 
-    $this->means($slug, 'keep-order-check', ['moved' => ['A' => 'A', 'E' => 'E', 'T' => 'T', 'R' => 'R']])->assertOk();
+    $this->means($slug, 'keep-order-check', ['moved' => ['A' => 'A', 'E' => 'E', 'T' => 'T', 'R' => 'R'], 'by' => 'Wren'])->assertOk();
     expect($rig()['review']['order']['proof']['state'])->toBe('holds');
     $change(['settings.order' => 'RETA'], 'Order changed late');
     expect($rig()['review']['order']['proof']['state'])->toBe('stale')->and($rig()['review']['order']['proof']['reasons'][0])->toContain('TAER to RETA');

@@ -163,7 +163,7 @@ it('takes a capture as evidence for a rig: travel, failsafe, and kept with the h
     expect($rig->json('history.0.entry.text'))->toBe('Read from the capture avocet-sticks.csv: channel 2 989 / 1500 / 2011 µs')
         ->and($rig->json('revision'))->toBe($look->json('revision') + 2);
     $cut = onDesk('oystercatcher-link-cut.hex');
-    $tested = $this->postJson('/api/v1/rigs/avocet/evidence', ['capture' => $cut, 'use' => 'failsafe', 'hop' => 1, 'passed' => true, 'revision' => $rig->json('revision')])->assertOk();
+    $tested = $this->postJson('/api/v1/rigs/avocet/evidence', ['capture' => $cut, 'use' => 'failsafe', 'hop' => 1, 'passed' => true, 'by' => 'Wren', 'revision' => $rig->json('revision')])->assertOk();
     expect($tested->json('history.0.entry.text'))->toContain('passed, by the capture oystercatcher-link-cut.hex: failsafe flag up from 1.61 s');
     $kept = $this->postJson('/api/v1/rigs/avocet/evidence', ['capture' => $cut, 'use' => 'attach', 'revision' => $tested->json('revision')])->assertOk();
     $files = array_filter($kept->json('attachments'), fn (array $file): bool => $file['position'] === $kept->json('history.0.position'));

@@ -129,6 +129,7 @@ test('a pasted channel log gives the order, and says what explains it', async ({
   }
   await page.getByLabel(/Rows of a time/).fill(rows.join('\n'))
   await expect(page.getByText(/what you would see with remapping in Brack M4 off/)).toBeVisible()
+  await page.getByLabel('Order check: seen by').fill('Wren')
   await page.getByRole('button', { name: 'Keep as a failed check' }).click()
   await expect(page.getByText(/The check of .* failed/)).toBeVisible()
 })

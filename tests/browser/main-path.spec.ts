@@ -51,7 +51,9 @@ test('from the bench to a printed sheet by keyboard alone', async ({ page }) => 
     await tabTo(page, new RegExp(`${stick} stick`), 'combobox')
     await page.keyboard.type(stick)
   }
-  await tabTo(page, 'Keep as proof', 'button')
+  await tabTo(page, 'Order check: seen by', 'textbox')
+  await page.keyboard.type('Wren')
+  await tabTo(page, 'Order check: Keep as proof', 'button')
   await page.keyboard.press('Enter')
   await expect(page.getByText(/Proven on/)).toBeVisible()
 

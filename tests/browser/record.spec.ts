@@ -5,8 +5,11 @@ test('a failsafe that fails its test, is mended, and passes', async ({ page }) =
   await page.goto(`${address}/failsafe`)
   const first = page.getByRole('region', { name: 'Hop 1' })
   await expect(first).toContainText('The craft goes on with the last commands.')
-  await first.getByLabel('What was seen').fill('motor ran on')
-  await first.getByRole('button', { name: 'Otherwise' }).click()
+  await first.getByLabel('what was seen').fill('motor ran on')
+  await expect(first.getByRole('button', { name: 'Not as expected' })).toBeDisabled()
+  await first.getByLabel('seen by').fill('Wren')
+  await first.getByRole('button', { name: 'Not as expected' }).click()
+  await expect(page.getByRole('status')).toContainText('Kept: Failsafe of hop 1 tested, failed: motor ran on')
   await expect(first).toContainText('The last test failed.')
 
   await first.getByRole('button', { name: 'Set it again' }).click()
@@ -15,8 +18,8 @@ test('a failsafe that fails its test, is mended, and passes', async ({ page }) =
   await expect(first).toContainText('press the button of Weft R16i')
   await first.getByRole('button', { name: 'It is set so' }).click()
   await expect(first).toContainText('Motor off, everything else goes where it was stored.')
-  await first.getByLabel('What was seen').fill('motor stopped')
-  await first.getByRole('button', { name: 'As it must' }).click()
+  await first.getByLabel('what was seen').fill('motor stopped')
+  await first.getByRole('button', { name: 'test of hop 1: As expected' }).click()
   await expect(first).toContainText(/Tested .*motor stopped/)
   await expect(page.getByRole('link', { name: /Failsafe/ })).toContainText('done')
   await expectAccessible(page)
@@ -25,7 +28,7 @@ test('a failsafe that fails its test, is mended, and passes', async ({ page }) =
 test('a sign-off goes stale by itself, and says why', async ({ page }) => {
   const address = await copyOf(page, 'avocet', 'Ruff Wing')
   await page.goto(`${address}/check-out`)
-  await expect(page.getByText('Ready, signed off on 3 Nov 2026 by Wren.')).toBeVisible()
+  await expect(page.locator('p.verdict')).toHaveText('Ready. Signed off on 3 Nov 2026.')
   // The demo rig shares this memory: its own number keeps the copy to itself.
   await page.goto(`${address}/handset`)
   await page.getByRole('textbox', { name: 'Receiver number' }).fill('17')
@@ -38,18 +41,19 @@ test('a sign-off goes stale by itself, and says why', async ({ page }) => {
 
   // Redo what fell, and sign again.
   await page.goto(`${address}/bind`)
-  await page.getByRole('button', { name: 'It does', exact: true }).click()
+  await page.getByLabel('Bind: seen by').fill('Tern')
+  await page.getByRole('button', { name: 'Bind: It does', exact: true }).click()
   await page.goto(`${address}/failsafe`)
   await page.getByRole('button', { name: 'Set it again' }).click()
   await page.getByRole('button', { name: 'It is set so' }).click()
-  await page.getByLabel('What was seen').fill('motor stopped')
-  await page.getByRole('button', { name: 'As it must' }).click()
+  await page.getByLabel('what was seen').fill('motor stopped')
+  await page.getByRole('button', { name: 'test of hop 1: As expected' }).click()
   await expect(page.getByText(/Tested .*motor stopped/)).toBeVisible()
   await page.goto(`${address}/check-out`)
-  await expect(page.getByText('Every check holds. It may be signed off.')).toBeVisible()
+  await expect(page.locator('p.verdict')).toHaveText('Ready to sign off. Every check holds again: sign it off anew.')
   await page.getByLabel('Name').fill('Tern')
   await page.getByRole('button', { name: 'Sign it off' }).click()
-  await expect(page.getByText(/signed off on .* by Tern/)).toBeVisible()
+  await expect(page.locator('p.verdict')).toContainText('Ready. Signed off on')
 })
 
 test('the logbook opens a rig as it then was, and brings a setting back', async ({ page }) => {

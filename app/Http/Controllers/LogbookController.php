@@ -14,6 +14,7 @@ use Illuminate\Http\Request;
 use Linguator\Core\Document\Csv;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
+use Linguator\Core\Rig\Day;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** What was done, measured and tested, across all rigs, newest first. */
@@ -82,11 +83,10 @@ final readonly class LogbookController
             $query->where('kind', $asked('kind'));
         }
         if ($asked('from') !== null) {
-            $query->where('at', '>=', $asked('from'));
+            $query->where('at', '>=', Day::begins($asked('from')));
         }
         if ($asked('to') !== null) {
-            // Every moment of that day: "T" and digits sort before "U".
-            $query->where('at', '<', $asked('to').'U');
+            $query->where('at', '<', Day::begins($asked('to'), 1));
         }
         if ($asked('q') !== null) {
             $query->whereRaw("entry like ? escape '\\'", ['%'.addcslashes($asked('q'), '%_\\').'%']);

@@ -52,11 +52,11 @@ final readonly class Duplicate
         return $document;
     }
 
-    /** Without what was read in the first craft, what its receivers store, and what was ticked off in its boxes. */
+    /** Without what was read in the first craft, what its receivers store, what was ticked off in its boxes, and what was left as it is there. */
     private function settings(RigDocument $rig): \stdClass
     {
         $settings = clone $rig->settings()->value;
-        unset($settings->failsafe, $settings->noise_us);
+        unset($settings->failsafe, $settings->noise_us, $settings->left);
         if (isset($settings->done)) {
             $settings->done = (object) array_filter((array) $settings->done, fn (string $place): bool => $this->isAtTheHandset($rig, $place), ARRAY_FILTER_USE_KEY);
         }

@@ -8,8 +8,10 @@ use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Excerpt;
 use Linguator\Core\Document\Node;
 use Linguator\Core\Document\Schemas;
+use Linguator\Core\Readiness\LeaveAsIs;
 use Linguator\Core\Readiness\MakeCheck;
 use Linguator\Core\Readiness\SignOff;
+use Linguator\Core\Readiness\TakeUpAgain;
 use Linguator\Core\Readiness\TellIndoors;
 use Linguator\Core\Rig\Intent;
 use Linguator\Core\Steps\Bind\LogAttempt;
@@ -114,6 +116,8 @@ final readonly class Intents
         'test-failsafe' => TestFailsafe::class,
         'make-check' => MakeCheck::class,
         'sign-off' => SignOff::class,
+        'leave-as-is' => LeaveAsIs::class,
+        'take-up-again' => TakeUpAgain::class,
         'tell-indoors' => TellIndoors::class,
         'write-note' => WriteNote::class,
     ];

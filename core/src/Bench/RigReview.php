@@ -70,7 +70,7 @@ final readonly class RigReview
             (new RigUnits($this->rig))->shown(),
             $this->verdict->steps,
             $this->verdict->next,
-            (new SetupSheet($this->steps, $this->readiness))->sections(),
+            (new SetupSheet($this->steps, $this->readiness, $this->verdict))->sections(),
         );
     }
 

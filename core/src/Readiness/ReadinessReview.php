@@ -16,6 +16,8 @@ use Linguator\Core\Proof\ProofState;
 use Linguator\Core\Proof\SettingsNow;
 use Linguator\Core\Rig\Day;
 use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Steps\Leftover;
+use Linguator\Core\Steps\Leftovers;
 use Linguator\Core\Steps\Standing;
 use Linguator\Core\Steps\Wiring\PowerRow;
 
@@ -43,7 +45,7 @@ final class ReadinessReview
 
     public function isReady(): bool
     {
-        return $this->checks !== [] && $this->redo() === [] && $this->stops() === [];
+        return $this->checks !== [] && $this->redo() === [] && $this->stops() === [] && $this->leftovers()->open()->isEmpty();
     }
 
     /** @return list<ToRedo> What to redo, in order. */
@@ -64,10 +66,18 @@ final class ReadinessReview
         return $this->signOff ??= $this->latestSignOff();
     }
 
+    /** What of the steps' work is open or left as it is. */
+    public function leftovers(): Leftovers
+    {
+        return $this->reviews->leftovers();
+    }
+
     /** @return list<string> Why it cannot be signed off; empty when it can. */
     public function refusals(): array
     {
-        return [...$this->stops(), ...array_map(fn (Check $check): string => $check->kind->title().$this->ofHop($check).": {$check->because()}.", $this->open())];
+        $open = array_map(static fn (Leftover $leftover): string => "{$leftover->step->title()}: $leftover->sentence", $this->leftovers()->open()->all);
+
+        return [...$this->stops(), ...$open, ...array_map(fn (Check $check): string => $check->kind->title().$this->ofHop($check).": {$check->because()}.", $this->open())];
     }
 
     /** Everything a sign-off is made with. */
@@ -94,15 +104,19 @@ final class ReadinessReview
 
         return match (true) {
             $signOff->holds() => Standing::done('Signed off on '.Day::of($signOff->at).'.'),
+            $signOff->state === ProofState::Stale && $this->isReady() => Standing::attention('Every check holds again: sign it off anew.'),
             $signOff->state === ProofState::Stale => Standing::attention('No longer signed off: '.implode(', ', $signOff->reasons).'.'),
+            $this->stops() !== [] => Standing::open('Not before what stands against it is mended.'),
             $redo > 0 => Standing::open($redo === 1 ? 'One check to do before it is ready.' : "$redo checks to do before it is ready."),
+            $this->checks === [] => Standing::open('There is nothing to check out yet.'),
+            ! $this->leftovers()->open()->isEmpty() => Standing::open('Every check holds, but other steps are not done.'),
             default => Standing::open('Every check holds: sign it off.'),
         };
     }
 
     public function shown(): ReadinessView
     {
-        return new ReadinessView($this->isReady(), $this->checks, $this->redo(), $this->stops(), $this->signOff(), $this->refusals());
+        return new ReadinessView($this->isReady(), $this->checks, $this->redo(), $this->stops(), $this->signOff(), $this->refusals(), $this->leftovers()->all);
     }
 
     /** @return list<Check> */
@@ -117,11 +131,11 @@ final class ReadinessReview
         $chain = $this->rig->chain();
         $stops = $chain->isChosen() && ! $chain->joins() ? ['The chain does not join.'] : [];
         $findings = $chain->findings()->and($this->reviews->travel()->findings(), $this->reviews->switches()->findings());
-        foreach ($this->losses->hops as $hop) {
+        foreach ($this->reviews->failsafe()->inForce($this->reviews->bind()->isBound()) as $hop) {
             if ($hop->outcome()->least() === Severity::Stop) {
                 $stops[] = $this->hopName($hop).': '.lcfirst($hop->outcome()->sentence());
             }
-            $findings = $findings->and($hop->findings());
+            $findings = $findings->and($hop->findings()->without(Code::F6, Code::F7));
         }
         foreach ($findings->where(static fn (Finding $finding): bool => $finding->severity === Severity::Stop) as $finding) {
             $stops[] = $finding->code->isFailsafe() ? "Failsafe: $finding->message" : $finding->message;
@@ -140,7 +154,11 @@ final class ReadinessReview
         }
         $reasons = (new MadeWith($this->rig, $last->node('made_with')))->reasons();
         if ($reasons === [] && ! $this->isReady()) {
-            $reasons = ['a check no longer holds'];
+            $reasons = [$this->leftovers()->open()->isEmpty() ? 'a check no longer holds' : 'a step is not done any more'];
+        }
+        $since = array_filter($this->leftovers()->left()->all, static fn (Leftover $leftover): bool => $leftover->left !== null && $leftover->left->at > $last->text('at'));
+        if ($reasons === [] && $since !== []) {
+            $reasons = ['something was left as it is since'];
         }
 
         return CheckState::told($reasons === [] ? ProofState::Holds : ProofState::Stale, $last->textOrNull('at'), $last->textOrNull('by'), $last->textOrNull('note'), $reasons);

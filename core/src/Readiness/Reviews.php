@@ -7,6 +7,7 @@ namespace Linguator\Core\Readiness;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Steps\Bind\BindReview;
 use Linguator\Core\Steps\Failsafe\FailsafeStep;
+use Linguator\Core\Steps\Leftovers;
 use Linguator\Core\Steps\Order\OrderReview;
 use Linguator\Core\Steps\Path\PathReview;
 use Linguator\Core\Steps\Switches\SwitchReview;
@@ -29,6 +30,8 @@ final class Reviews
     private ?SwitchReview $switches = null;
 
     private ?FailsafeStep $failsafe = null;
+
+    private ?Leftovers $leftovers = null;
 
     public function __construct(public readonly RigDocument $rig)
     {
@@ -62,6 +65,17 @@ final class Reviews
     public function switches(): SwitchReview
     {
         return $this->switches ??= new SwitchReview($this->rig);
+    }
+
+    /** What of every step's work is not done, each open or left as it is. */
+    public function leftovers(): Leftovers
+    {
+        return $this->leftovers ??= $this->path()->leftovers()->and(
+            $this->wiring()->leftovers(),
+            $this->travel()->leftovers(),
+            $this->switches()->leftovers(),
+            $this->failsafe()->leftovers(),
+        );
     }
 
     public function failsafe(): FailsafeStep

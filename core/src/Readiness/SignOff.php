@@ -12,6 +12,7 @@ use Linguator\Core\Rig\Intent;
 use Linguator\Core\Rig\Occasion;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Steps\Leftover;
 
 /** Somebody signs the rig off as ready; kept with everything it was made with. */
 final readonly class SignOff implements Intent
@@ -38,6 +39,13 @@ final readonly class SignOff implements Intent
         }
         $entry = (object) (['at' => $occasion->at, 'by' => $this->by] + ($this->note === '' ? [] : ['note' => $this->note]) + ['made_with' => $readiness->signOffSettings()]);
 
-        return new Deed(RigPatch::of([])->adding('sign_offs', [$entry]), "Signed off by $this->by", EntryKind::SignOff);
+        return new Deed(RigPatch::of([])->adding('sign_offs', [$entry]), "Signed off by $this->by".self::withLeft($readiness), EntryKind::SignOff);
+    }
+
+    private static function withLeft(ReadinessReview $readiness): string
+    {
+        $left = array_map(static fn (Leftover $leftover): string => rtrim($leftover->sentence, '.'), $readiness->leftovers()->left()->all);
+
+        return $left === [] ? '' : '; left as it is: '.implode('; ', $left);
     }
 }

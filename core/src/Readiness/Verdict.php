@@ -40,8 +40,25 @@ final readonly class Verdict
         }
 
         return $urgent->state === StepState::Done
-            ? new Next(StepState::Done, 'Ready since '.Day::of($this->readiness->signOff()->at).'.', StepKey::CheckOut, 'Open the sheet')
-            : new Next($urgent->state, $urgent->note, $urgent->key, $this->action($urgent->key));
+            ? new Next(StepState::Done, 'Ready', 'Signed off on '.Day::of($this->readiness->signOff()->at).$this->withLeft(), StepKey::CheckOut, 'Open the sheet')
+            : new Next($urgent->state, $this->label($urgent->state), $urgent->note, $urgent->key, $this->action($urgent->key));
+    }
+
+    private function label(StepState $state): string
+    {
+        return match (true) {
+            $state === StepState::Stop => 'Do not power',
+            $this->readiness->isReady() => 'Ready to sign off',
+            default => 'Not ready',
+        };
+    }
+
+    /** A rig that is ready says what was left as it is. */
+    private function withLeft(): string
+    {
+        $left = count($this->readiness->leftovers()->left()->all);
+
+        return $left === 0 ? '.' : ($left === 1 ? ', with one thing left as it is.' : ", with $left things left as they are.");
     }
 
     private function action(StepKey $step): string

@@ -16,9 +16,11 @@ use Linguator\Core\Proof\ProofState;
 use Linguator\Core\Readiness\Check;
 use Linguator\Core\Readiness\ReadinessReview;
 use Linguator\Core\Readiness\Reviews;
+use Linguator\Core\Readiness\Verdict;
 use Linguator\Core\Rig\Day;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\SettingNames;
+use Linguator\Core\Steps\StepState;
 use Linguator\Core\Steps\Wiring\PowerRow;
 use Linguator\Core\Steps\Wiring\Wire;
 use Linguator\Core\Steps\Wiring\WireRow;
@@ -30,7 +32,7 @@ final readonly class SetupSheet
 
     private SettingNames $names;
 
-    public function __construct(private Reviews $reviews, private ReadinessReview $readiness)
+    public function __construct(private Reviews $reviews, private ReadinessReview $readiness, private Verdict $verdict)
     {
         $this->rig = $reviews->rig;
         $this->names = new SettingNames($this->rig);
@@ -44,6 +46,7 @@ final readonly class SetupSheet
         }
         $joins = $this->rig->chain()->joins();
         $sections = [
+            new SheetSection('State', [$this->state()]),
             ...array_map($this->box(...), $this->rig->boxes->all),
             ...array_map($this->wire(...), $this->reviews->wiring()->wires),
             new SheetSection('Power', $this->power()),
@@ -51,10 +54,34 @@ final readonly class SetupSheet
             ...($joins ? (new SetSections($this->reviews))->all() : []),
             new SheetSection('If the link is lost', $joins ? $this->loss() : []),
             new SheetSection('Switching on and off', $joins ? $this->switchOn() : []),
+            new SheetSection('Left as it is', $this->left()),
             new SheetSection('Proven', $joins ? $this->proven() : []),
         ];
 
         return array_values(array_filter($sections, static fn (SheetSection $section): bool => $section->rows !== []));
+    }
+
+    private function state(): SheetRow
+    {
+        $next = $this->verdict->next;
+
+        return new SheetRow('state', $next->label, $next->sentence, match ($next->severity) {
+            StepState::Done => RowState::Known,
+            StepState::Open => RowState::Open,
+            default => RowState::Attention,
+        });
+    }
+
+    /** @return list<SheetRow> */
+    private function left(): array
+    {
+        $rows = [];
+        foreach ($this->readiness->leftovers()->left() as $leftover) {
+            $left = $leftover->left;
+            $rows[] = new SheetRow("left/$leftover->what", $leftover->step->title(), $leftover->sentence.($left === null ? '' : " $left->reason ($left->by, ".Day::of($left->at).')'));
+        }
+
+        return $rows;
     }
 
     private function box(Box $box): SheetSection

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, type MaybeRefOrGetter, toValue } from 'vue'
+import { computed, type MaybeRefOrGetter, ref, toValue } from 'vue'
 import { ApiError, patchJson, postJson, sentenceOf } from '@/api/http'
 import { type Intents, type RigData, rigQuery, rigsQuery, type Told } from '@/api/rigs'
 import { useNotice } from './useNotice'
@@ -24,6 +24,7 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
   const notice = useNotice()
   const query = useQuery(computed(() => rigQuery(toValue(slug))))
   let queue: Promise<unknown> = Promise.resolve()
+  const waiting = ref(0)
 
   function take(data: RigData): void {
     client.setQueryData(rigQuery(data.slug).queryKey, data)
@@ -48,14 +49,24 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
   }
 
   function line(work: () => Promise<boolean>): Promise<boolean> {
-    const next = queue.then(work)
+    waiting.value++
+    const next = queue.then(work).finally(() => waiting.value--)
     queue = next.catch(() => undefined)
     return next
   }
 
+  const newest = () => client.getQueryData<RigData>(rigQuery(toValue(slug)).queryKey)?.history[0]?.entry.text ?? ''
+
   /** Tells what is meant; true: it was taken. */
   function intend<N extends keyof Intents>(intent: N, told: Told<N>): Promise<boolean> {
     return line(() => send(`/rigs/${toValue(slug)}/intents`, postJson, { intent, told }, () => void intend(intent, told)))
+  }
+
+  /** A proof: said aloud once it is kept, and easily taken back. */
+  async function prove<N extends keyof Intents>(intent: N, told: Told<N>): Promise<boolean> {
+    const isKept = await intend(intent, told)
+    if (isKept) notice.say(`Kept: ${newest()}`, { label: 'Take it back', run: () => void undo() })
+    return isKept
   }
 
   /** Only for bringing back what another moment had; everything else is an intent. */
@@ -63,11 +74,14 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
     return line(() => send(`/rigs/${toValue(slug)}`, patchJson, { ...wanted }, () => void patch(wanted)))
   }
 
-  function undo(entry?: number): Promise<boolean> {
-    return line(() => send(`/rigs/${toValue(slug)}/undo`, postJson, entry === undefined ? {} : { entry }, () => void undo(entry)))
+  /** Takes back the last thing done, or this one, and says what that was: it may have been done on another step. */
+  async function undo(entry?: number): Promise<boolean> {
+    const isBack = await line(() => send(`/rigs/${toValue(slug)}/undo`, postJson, entry === undefined ? {} : { entry }, () => void undo(entry)))
+    if (isBack) notice.say(newest())
+    return isBack
   }
 
-  return { query, rig: computed(() => query.data.value ?? null), intend, patch, undo }
+  return { query, rig: computed(() => query.data.value ?? null), isSending: computed(() => waiting.value > 0), intend, prove, patch, undo }
 }
 
 export type RigHandle = ReturnType<typeof useRig>

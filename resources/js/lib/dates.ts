@@ -1,34 +1,60 @@
+/*
+ * Documents hold moments in UTC; every page tells them by the clock of this browser, in its time zone.
+ */
+
+const DAY = { day: 'numeric', month: 'short', year: 'numeric' } as const
+const TIME = { hour: '2-digit', minute: '2-digit' } as const
+const LANGUAGE = 'en-GB'
+const DAY_MS = 86_400_000
+
 /** A moment of a document as a day: "3 Nov 2026". */
 export function day(at: string | null | undefined): string {
-  return at ? new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }) : ''
+  return at ? new Date(at).toLocaleDateString(LANGUAGE, DAY) : ''
 }
 
 /** As a time of day: "10:31". */
 export function clock(at: string | null | undefined): string {
-  return at ? new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: 'UTC' }) : ''
+  return at ? new Date(at).toLocaleTimeString(LANGUAGE, TIME) : ''
 }
 
-/** How long ago, in whole days: "today", "3 days ago". */
+/** As both: "3 Nov 2026, 10:31". */
+export function moment(at: string | null | undefined): string {
+  return at ? `${day(at)}, ${clock(at)}` : ''
+}
+
+/** Its day by this clock, to be compared: "2026-11-03". */
+export function dayKey(at: string | Date): string {
+  const date = new Date(at)
+  const two = (part: number) => String(part).padStart(2, '0')
+  return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`
+}
+
+/** The moment, as documents have it, at which a day of this clock begins. */
+export function dayBegins(key: string): string {
+  return new Date(`${key}T00:00:00`).toISOString()
+}
+
+/** How long ago, by days of the calendar: "today", "yesterday", "3 days ago". */
 export function age(at: string | null | undefined): string {
   if (!at) return ''
-  const days = Math.floor((Date.now() - new Date(at).getTime()) / 86_400_000)
+  const noon = (key: string) => new Date(`${key}T12:00:00`).getTime()
+  const days = Math.round((noon(dayKey(new Date())) - noon(dayKey(at))) / DAY_MS)
   return days <= 0 ? 'today' : days === 1 ? 'yesterday' : days < 60 ? `${days} days ago` : `${Math.round(days / 30)} months ago`
 }
 
-/** A day of a document as a heading: "Tuesday 3 November 2026". */
-export function heading(day: string): string {
-  const date = new Date(`${day}T12:00:00Z`)
-  if (Number.isNaN(date.getTime())) return day
+/** A day as a heading: "Tuesday 3 November 2026". */
+export function heading(key: string): string {
+  const date = new Date(`${key}T12:00:00`)
+  if (Number.isNaN(date.getTime())) return key
   // Browsers differ over a comma between them.
-  const weekday = date.toLocaleDateString('en-GB', { weekday: 'long', timeZone: 'UTC' })
-  return `${weekday} ${date.toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })}`
+  return `${date.toLocaleDateString(LANGUAGE, { weekday: 'long' })} ${date.toLocaleDateString(LANGUAGE, { day: 'numeric', month: 'long', year: 'numeric' })}`
 }
 
 /** Grouped by day, in the sequence given. */
 export function byDay<T>(items: T[], at: (item: T) => string): [day: string, items: T[]][] {
   const grouped = new Map<string, T[]>()
   for (const item of items) {
-    const key = at(item).slice(0, 10)
+    const key = dayKey(at(item))
     grouped.set(key, [...(grouped.get(key) ?? []), item])
   }
   return [...grouped]

@@ -189,9 +189,10 @@ describe('an order that is proven', () => {
     await rest()
     const question = { log: '0,1500,1500\n20,1500,1900', sequence: ['T', 'E'] }
     expect(sent).toEqual([['POST', '/rigs/rig/order-check', question]])
+    await page.find('[aria-label="Order check: seen by"]').setValue('Wren')
     const keep = page.findAll('button').find((one) => /keep|write/i.test(one.text()))
     await keep?.trigger('click')
-    expect(meant).toEqual([['keep-order-check', question]])
+    expect(meant).toEqual([['keep-order-check', { ...question, by: 'Wren' }]])
     answer(true)
     await flushPromises()
     expect(page.find('textarea').element.value).toBe('')

@@ -28,11 +28,14 @@ export function rigOf(name: string, settings: Record<string, unknown> = {}): Rig
 export function fakeHandle() {
   const meant: [string, unknown][] = []
   const waiting: ((isTaken: boolean) => void)[] = []
+  const intend = (intent: string, told: unknown) => {
+    meant.push([intent, told])
+    return new Promise<boolean>((resolve) => waiting.push(resolve))
+  }
   const handle = {
-    intend: (intent: string, told: unknown) => {
-      meant.push([intent, told])
-      return new Promise<boolean>((resolve) => waiting.push(resolve))
-    },
+    intend,
+    prove: intend,
+    isSending: ref(false),
     patch: () => Promise.resolve(true),
     undo: () => Promise.resolve(true),
     rig: ref(null),

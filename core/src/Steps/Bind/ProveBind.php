@@ -7,6 +7,7 @@ namespace Linguator\Core\Steps\Bind;
 use Linguator\Core\Document\Node;
 use Linguator\Core\Proof\CheckKind;
 use Linguator\Core\Proof\CheckMade;
+use Linguator\Core\Proof\Witness;
 use Linguator\Core\Rig\Deed;
 use Linguator\Core\Rig\EntryKind;
 use Linguator\Core\Rig\Intent;
@@ -16,19 +17,20 @@ use Linguator\Core\Rig\RigDocument;
 /** The handset was switched off and on again, and the light followed or did not. */
 final readonly class ProveBind implements Intent
 {
-    public function __construct(private int $hop, private bool $passed)
+    public function __construct(private int $hop, private bool $passed, private string $by)
     {
     }
 
     public static function read(Node $told): self
     {
-        return new self($told->int('hop'), $told->flag('passed'));
+        return new self($told->int('hop'), $told->flag('passed'), trim($told->textOrNull('by') ?? ''));
     }
 
     public function on(RigDocument $rig, Occasion $occasion): Deed
     {
         (new BindReview($rig))->hopAt($this->hop);
-        $check = new CheckMade(CheckKind::Bind, $this->hop, $this->passed, null, $this->passed ? 'it does' : 'it does not', null, $occasion->at);
+        Witness::mustBeNamed($this->by);
+        $check = new CheckMade(CheckKind::Bind, $this->hop, $this->passed, null, $this->passed ? 'it does' : 'it does not', $this->by, $occasion->at);
         $sentence = $this->passed ? 'Bind proven: the light follows the handset' : 'Bind not proven: the light does not follow the handset';
 
         return new Deed($check->on($rig), $sentence, EntryKind::Test);

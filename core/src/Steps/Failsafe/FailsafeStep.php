@@ -19,6 +19,9 @@ use Linguator\Core\Finding\Severity;
 use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Rig\ChannelRecord;
 use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\StepKey;
+use Linguator\Core\Steps\Leftover;
+use Linguator\Core\Steps\Leftovers;
 use Linguator\Core\Steps\Standing;
 
 /** The failsafe step: what comes of each loss, with how it is set on this receiver, what to store, and how it is tested. */
@@ -51,10 +54,10 @@ final readonly class FailsafeStep
         if (! $this->rig->chain()->joins() || $hops === []) {
             return Standing::open('What a lost link does is known once the chain joins.');
         }
-        foreach ($hops as $hop) {
+        foreach ($this->inForce($isBound) as $hop) {
             $harm = $this->harm($hop);
-            if ($harm !== null && ($hop->isSet() || $isBound)) {
-                return Standing::stop("Do not power: $harm");
+            if ($harm !== null) {
+                return Standing::stop(ucfirst($harm));
             }
         }
         foreach ($hops as $hop) {
@@ -63,7 +66,32 @@ final readonly class FailsafeStep
             }
         }
 
-        return Standing::done('Every lost link was tested.');
+        return $this->leftovers()->standing() ?? Standing::done('Every lost link was tested.');
+    }
+
+    /** What must be mended beside what the checks of each hop hold against it. */
+    public function leftovers(): Leftovers
+    {
+        $toMend = [];
+        foreach ($this->rig->chain()->joins() ? $this->losses->hops : [] as $hop) {
+            foreach ($hop->findings()->without(Code::F1, Code::F4) as $finding) {
+                if ($finding->severity === Severity::Fix) {
+                    $toMend[] = Leftover::toMend(StepKey::Failsafe, $finding->code, $finding->message);
+                }
+            }
+        }
+
+        return Leftovers::of($this->rig, ...$toMend);
+    }
+
+    /**
+     * Hops whose failsafe says something by now: it was set, or the receiver is bound and does what it was delivered with.
+     *
+     * @return list<FailsafeHop>
+     */
+    public function inForce(bool $isBound): array
+    {
+        return $this->rig->chain()->joins() ? array_values(array_filter($this->losses->hops, static fn (FailsafeHop $hop): bool => $isBound || $hop->isSet())) : [];
     }
 
     private function untested(FailsafeHop $hop): Standing

@@ -11,6 +11,7 @@ use Linguator\Core\Failsafe\Outcome;
 use Linguator\Core\Failsafe\Shown;
 use Linguator\Core\Proof\CheckKind;
 use Linguator\Core\Proof\CheckMade;
+use Linguator\Core\Proof\Witness;
 use Linguator\Core\Rig\Deed;
 use Linguator\Core\Rig\EntryKind;
 use Linguator\Core\Rig\Intent;
@@ -40,8 +41,9 @@ final readonly class TestFailsafe implements Intent
         $expected = (new FailsafeReview($rig))->hop($this->hop)->bySettings();
         $passed = $this->hasPassed($expected);
         $observed = $this->observed === '' ? $this->shows?->says() ?? '' : $this->observed;
+        Witness::mustHaveSeen($observed, $this->by);
         $check = new CheckMade(CheckKind::FailsafeTested, $this->hop, $passed, $expected->sentence(), $observed, $this->by, $occasion->at, $this->shows?->value);
-        $sentence = "Failsafe of hop $this->hop tested, ".($passed ? 'passed' : 'failed').$this->source.($observed === '' ? '' : ": $observed");
+        $sentence = "Failsafe of hop $this->hop tested, ".($passed ? 'passed' : 'failed').$this->source.": $observed";
 
         return new Deed($check->on($rig), $sentence, EntryKind::Test);
     }

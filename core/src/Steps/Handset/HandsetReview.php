@@ -15,9 +15,16 @@ final readonly class HandsetReview
     /** Ticks are kept in the rig's `done` under this box. */
     public const BOX = 'handset';
 
+    public const CALIBRATION = 'calibration';
+
     /** @param  list<OtherRig>  $others  Rigs of the same handset. */
     public function __construct(private RigDocument $rig, private array $others = [])
     {
+    }
+
+    public static function isDone(RigDocument $rig, string $key): bool
+    {
+        return $rig->settings()->node('done')?->get(self::BOX."/$key") === true;
     }
 
     /** @return list<HandsetItem> */
@@ -27,7 +34,7 @@ final readonly class HandsetReview
             return [];
         }
         $items = [
-            $this->item('calibration', 'Stick calibration', 'Full travel and centre, once, before any value is judged. A wrong calibration looks like every other fault.'),
+            $this->item(self::CALIBRATION, 'Stick calibration', 'Full travel and centre, once, before any value is judged. A wrong calibration looks like every other fault.'),
             ...$this->battery(),
             $this->item('memory', 'Model memory', $this->template(), $this->memory(), $this->memoryClash()),
             $this->item('active', 'The right memory is active', 'Look at its name on the screen before changing anything, and again after saving.', $this->rig->name()),
@@ -106,6 +113,6 @@ final readonly class HandsetReview
 
     private function item(string $key, string $title, string $text, ?string $value = null, ?string $warning = null): HandsetItem
     {
-        return new HandsetItem($key, $title, $text, $value, $this->rig->settings()->node('done')?->get(self::BOX."/$key") === true, $warning);
+        return new HandsetItem($key, $title, $text, $value, self::isDone($this->rig, $key), $warning);
     }
 }

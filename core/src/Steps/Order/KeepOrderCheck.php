@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Steps\Order;
 
 use Linguator\Core\Document\Node;
+use Linguator\Core\Proof\Witness;
 use Linguator\Core\Rig\Deed;
 use Linguator\Core\Rig\EntryKind;
 use Linguator\Core\Rig\Intent;
@@ -26,8 +27,10 @@ final readonly class KeepOrderCheck implements Intent
     public function on(RigDocument $rig, Occasion $occasion): Deed
     {
         $check = MovementTold::judge(new OrderReview($rig), $this->told)->check;
+        $by = trim($this->told->textOrNull('by') ?? '');
+        Witness::mustBeNamed($by);
         $sentence = $check->passes() ? 'Order checked: each stick moves what it should.' : 'Order checked, failed: '.$check->sentence();
 
-        return new Deed($check->made($occasion->at)->on($rig), $sentence, EntryKind::Test);
+        return new Deed($check->made($by, $occasion->at)->on($rig), $sentence, EntryKind::Test);
     }
 }

@@ -68,12 +68,12 @@ final readonly class OrderCheck
     }
 
     /** The check that it makes, with the settings it was made with. */
-    public function made(string $at): CheckMade
+    public function made(string $by, string $at): CheckMade
     {
         $expected = array_map(static fn (OrderCheckRow $row): string => "{$row->letter->value} on $row->expected", $this->rows);
         $observed = array_map(static fn (OrderCheckRow $row): string => "{$row->letter->value} on ".($row->channel ?? 'none'), $this->rows);
 
-        return new CheckMade(CheckKind::Order, null, $this->passes(), implode(', ', $expected), implode(', ', $observed), null, $at);
+        return new CheckMade(CheckKind::Order, null, $this->passes(), implode(', ', $expected), implode(', ', $observed), $by, $at);
     }
 
     /** @return list<OrderCheckRow> */

@@ -16,6 +16,9 @@ use Linguator\Core\Rig\RigChain;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\SettingNames;
 use Linguator\Core\Rig\SettingToMake;
+use Linguator\Core\Rig\StepKey;
+use Linguator\Core\Steps\Leftover;
+use Linguator\Core\Steps\Leftovers;
 use Linguator\Core\Steps\Standing;
 
 /** A rig's own chain as the path step shows it: every coupling with its state, and what is to be set in which box. */
@@ -53,13 +56,26 @@ final readonly class PathReview
         if (! $this->chain->joins()) {
             return Standing::stop($this->firstMiss());
         }
-        $open = array_values(array_filter($this->changes(), static fn (SettingToMake $change): bool => ! $change->done));
-        $more = count($open) < 2 ? '' : ', and '.(count($open) - 1).' more';
+        $stop = $this->chain->findings()->first(Severity::Stop);
+        if ($stop !== null) {
+            return Standing::stop($stop->message);
+        }
         $isSure = $this->chain->findings()->without(Code::O1)->countOf(Severity::Check) === 0;
 
-        return Standing::ofFindings($this->chain->findings()) ?? ($open !== []
-            ? Standing::attention("{$open[0]->boxName}: set {$open[0]->name} to {$open[0]->value}$more.")
-            : Standing::done($isSure ? 'Every coupling joins.' : 'Every coupling joins, as far as is known.'));
+        return $this->leftovers()->standing(! $this->chain->findings()->has(Severity::Fix)) ?? Standing::done($isSure ? 'Every coupling joins.' : 'Every coupling joins, as far as is known.');
+    }
+
+    /** What must be mended on the chain, and what is still to be set in a box. */
+    public function leftovers(): Leftovers
+    {
+        $toMend = $this->chain->joins() ? $this->chain->findings()->where(static fn (Finding $finding): bool => $finding->severity === Severity::Fix) : Findings::none();
+        $toSet = array_values(array_filter($this->chain->joins() ? $this->changes() : [], static fn (SettingToMake $change): bool => ! $change->done));
+
+        return Leftovers::of(
+            $this->rig,
+            ...array_map(static fn (Finding $finding): Leftover => Leftover::toMend(StepKey::Path, $finding->code, $finding->message), $toMend->all),
+            ...array_map(static fn (SettingToMake $change): Leftover => Leftover::attention(StepKey::Path, "$change->box/$change->setting", "$change->boxName: set $change->name to $change->value."), $toSet),
+        );
     }
 
     private function firstMiss(): string

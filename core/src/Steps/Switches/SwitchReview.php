@@ -10,10 +10,14 @@ use Linguator\Core\Failsafe\FailsafeMode;
 use Linguator\Core\Failsafe\StoredUs;
 use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Findings;
+use Linguator\Core\Finding\Severity;
 use Linguator\Core\Rig\ChannelRecord;
 use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\StepKey;
 use Linguator\Core\Rig\SwitchSetting;
 use Linguator\Core\Rig\WindowSetting;
+use Linguator\Core\Steps\Leftover;
+use Linguator\Core\Steps\Leftovers;
 use Linguator\Core\Steps\Standing;
 use Linguator\Core\Steps\Travel\TravelContext;
 use Linguator\Core\Switching\StickCurve;
@@ -67,13 +71,21 @@ final readonly class SwitchReview
 
     public function standing(): Standing
     {
-        $waiting = $this->unassigned();
+        $stop = $this->findings()->first(Severity::Stop);
 
-        return Standing::ofFindings($this->findings()) ?? match (true) {
-            $waiting !== [] => Standing::open('Choose a switch for '.implode(', ', $waiting).'.'),
-            $this->isAssigned() => Standing::done('Every switch lands where it should.'),
-            default => Standing::done('No switches to set.'),
-        };
+        return $stop !== null ? Standing::stop($stop->message) : $this->leftovers()->standing() ?? Standing::done($this->isAssigned() ? 'Every switch lands where it should.' : 'No switches to set.');
+    }
+
+    /** What must be mended, and functions without a switch. */
+    public function leftovers(): Leftovers
+    {
+        $toMend = $this->findings()->where(static fn (Finding $finding): bool => $finding->severity === Severity::Fix);
+
+        return Leftovers::of(
+            $this->rig,
+            ...array_map(static fn (Finding $finding): Leftover => Leftover::toMend(StepKey::Switches, $finding->code, $finding->message), $toMend->all),
+            ...array_map(static fn (string $function): Leftover => Leftover::open(StepKey::Switches, $function, "Choose a switch for $function."), $this->unassigned()),
+        );
     }
 
     /** A limit holds whatever drives the servo. */

@@ -8,8 +8,14 @@ use Linguator\Core\Channel\Letter;
 use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Findings;
+use Linguator\Core\Finding\Severity;
 use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\StepKey;
+use Linguator\Core\Steps\Handset\HandsetReview;
+use Linguator\Core\Steps\Leftover;
+use Linguator\Core\Steps\Leftovers;
 use Linguator\Core\Steps\Standing;
+use Linguator\Core\Steps\StepState;
 use Linguator\Core\Travel\Thresholds;
 
 /** Travel, centre and direction of every channel that moves with a stick: read, computed, set, and read again. */
@@ -57,7 +63,7 @@ final readonly class TravelReview
     {
         return match (true) {
             ! $this->rig->chain()->joins() => Standing::open('Travel is known once the chain joins.'),
-            default => Standing::ofFindings($this->findings()) ?? $this->progress(),
+            default => $this->harm() ?? $this->toRead() ?? $this->leftovers()->standing() ?? Standing::done('Every stick reaches its ends and rests in the middle.'),
         };
     }
 
@@ -103,25 +109,38 @@ final readonly class TravelReview
         );
     }
 
-    private function progress(): Standing
+    private function harm(): ?Standing
     {
-        if ($this->isDone()) {
-            return Standing::done('Every stick reaches its ends and rests in the middle.');
-        }
-        foreach ($this->rows as $row) {
-            $off = round($row->residueUs(), 1);
-            $again = match ($row->state()) {
-                TravelState::Set => "Read $row->function again: its settings were changed.",
-                TravelState::Residue => sprintf('%s is still %g µs off.', ucfirst($row->function), $off),
-                TravelState::Solved => sprintf('%s is %g µs off; the settings that mend it are computed.', ucfirst($row->function), $off),
-                default => null,
-            };
-            if ($again !== null) {
-                return Standing::attention($again);
-            }
-        }
+        $stop = $this->findings()->first(Severity::Stop);
 
-        return Standing::open('Read each stick at both ends and at rest.');
+        return $stop === null ? null : Standing::stop($stop->message);
+    }
+
+    /** One sentence where several sticks wait, and nothing else is open. */
+    private function toRead(): ?Standing
+    {
+        $open = $this->leftovers()->open()->all;
+        $unread = array_filter($this->rows, static fn (TravelRow $row): bool => $row->last() === null);
+        $isMore = array_filter($open, static fn (Leftover $leftover): bool => $leftover->state === StepState::Attention) !== [];
+
+        return $isMore || count($unread) < 2 || count($open) < count($unread) ? null : Standing::open('Read each stick at both ends and at rest.');
+    }
+
+    /** What must be mended, sticks that are not where they should be or were never read, and a calibration nobody has made. */
+    public function leftovers(): Leftovers
+    {
+        if (! $this->rig->chain()->joins()) {
+            return Leftovers::of($this->rig);
+        }
+        $toMend = $this->findings()->where(static fn (Finding $finding): bool => $finding->severity === Severity::Fix);
+        $isCalibrated = $this->rig->boxes->handset() === null || HandsetReview::isDone($this->rig, HandsetReview::CALIBRATION);
+
+        return Leftovers::of(
+            $this->rig,
+            ...array_map(static fn (Finding $finding): Leftover => Leftover::toMend(StepKey::Travel, $finding->code, $finding->message), $toMend->all),
+            ...array_values(array_filter(array_map(static fn (TravelRow $row): ?Leftover => $row->leftover(), $this->rows))),
+            ...($isCalibrated ? [] : [Leftover::open(StepKey::Travel, HandsetReview::CALIBRATION, 'Nobody has said that the sticks of the handset are calibrated.')]),
+        );
     }
 
     private function commonRange(): ?CommonRange

@@ -9,6 +9,8 @@ use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Findings;
 use Linguator\Core\Rig\ChannelRecord;
 use Linguator\Core\Rig\ReadingTaken;
+use Linguator\Core\Rig\StepKey;
+use Linguator\Core\Steps\Leftover;
 use Linguator\Core\Travel\ChannelSettings;
 use Linguator\Core\Travel\Gimbal;
 use Linguator\Core\Travel\HiddenReversals;
@@ -146,6 +148,21 @@ final readonly class TravelRow
         }
 
         return $this->before !== null && ! $this->before->with->equals($this->last->with) && $this->draft === null ? TravelState::Residue : TravelState::Solved;
+    }
+
+    /** What is still to be done on it; null: it is as it should be. */
+    public function leftover(): ?Leftover
+    {
+        $off = round($this->residueUs(), 1);
+        $name = ucfirst($this->function);
+
+        return match ($this->state()) {
+            TravelState::Confirmed => null,
+            TravelState::Set => Leftover::attention(StepKey::Travel, (string) $this->channel, "Read $this->function again: its settings were changed."),
+            TravelState::Residue => Leftover::attention(StepKey::Travel, (string) $this->channel, sprintf('%s is still %g µs off.', $name, $off)),
+            TravelState::Solved => Leftover::attention(StepKey::Travel, (string) $this->channel, sprintf('%s is %g µs off; the settings that mend it are computed.', $name, $off)),
+            TravelState::Open, TravelState::Beforehand => Leftover::open(StepKey::Travel, (string) $this->channel, "Read $this->function at both ends and at rest."),
+        };
     }
 
     /** How far the reading is from where it should be (µs). */

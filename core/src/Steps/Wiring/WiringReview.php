@@ -9,6 +9,9 @@ use Linguator\Core\Finding\Severity;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Module;
 use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\StepKey;
+use Linguator\Core\Steps\Leftover;
+use Linguator\Core\Steps\Leftovers;
 use Linguator\Core\Steps\Order\OrderReview;
 use Linguator\Core\Steps\Standing;
 use Linguator\Core\Supply\Antenna;
@@ -67,16 +70,30 @@ final readonly class WiringReview
             return Standing::open('Wires are known once the chain joins.');
         }
         foreach ($this->power as $row) {
-            if ($row->severity === Severity::Stop || $row->severity === Severity::Fix) {
-                return $row->severity === Severity::Stop ? Standing::stop($row->message) : Standing::attention($row->message);
+            if ($row->severity === Severity::Stop) {
+                return Standing::stop($row->message);
             }
         }
 
-        return match (true) {
-            $this->isWired() => Standing::done('Wired as in the table.'),
-            $this->wasWiredOtherwise() => Standing::attention('The wiring table has changed since it was wired.'),
-            default => Standing::open('Wire it as in the table.'),
-        };
+        return $this->leftovers()->standing() ?? Standing::done('Wired as in the table.');
+    }
+
+    /** What is fed wrongly, and whether it is wired as it stands now. */
+    public function leftovers(): Leftovers
+    {
+        if (! $this->rig->chain()->joins()) {
+            return Leftovers::of($this->rig);
+        }
+
+        return Leftovers::of(
+            $this->rig,
+            ...array_values(array_filter(array_map(static fn (PowerRow $row): ?Leftover => $row->code !== null && $row->severity === Severity::Fix ? Leftover::toMend(StepKey::Wiring, $row->code, $row->message) : null, $this->power))),
+            ...match (true) {
+                $this->isWired() => [],
+                $this->wasWiredOtherwise() => [Leftover::attention(StepKey::Wiring, 'table', 'The wiring table has changed since it was wired.')],
+                default => [Leftover::open(StepKey::Wiring, 'table', 'Wire it as in the table.')],
+            },
+        );
     }
 
     public function shown(): WiringView

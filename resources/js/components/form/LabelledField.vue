@@ -9,7 +9,7 @@ defineProps<LabelledFieldProps>()
 
 <template>
   <label class="labelled" :class="{ grow: isGrowing }"
-    ><span>{{ label }}</span> <slot
+    ><span v-if="label !== ''">{{ label }}</span> <slot
   /></label>
 </template>
 

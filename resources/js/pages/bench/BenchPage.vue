@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { day as date } from '@/lib/dates'
+import VerdictLine from '@/components/VerdictLine.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -62,10 +64,6 @@ useKeys((key, event) => {
   void open()
   return true
 })
-
-function date(at: string): string {
-  return new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
-}
 </script>
 
 <template>
@@ -118,7 +116,7 @@ function date(at: string): string {
           <span class="muted">{{ rig.craft.note ?? rig.craft.kind }}</span>
         </div>
         <div class="middle">
-          <p class="sentence">{{ rig.next.sentence }}</p>
+          <p class="sentence"><VerdictLine :next="rig.next" /></p>
           <p class="muted small"><MiniChain :boxes="rig.boxes" :couplings="rig.couplings" /></p>
         </div>
         <div class="next">

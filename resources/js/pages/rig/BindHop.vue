@@ -1,19 +1,30 @@
 <script setup lang="ts">
+import { useSessionStorage } from '@vueuse/core'
 import { computed, reactive, watch } from 'vue'
 import type { BindAttempt, BindCombination, BindHopView } from '@/api/rigs'
+import { moment as date } from '@/lib/dates'
 import { numberFrom } from '@/lib/numberText'
 import type { RigHandle } from '@/composables/useRig'
 import CountDown from './CountDown.vue'
+import ProofForm from './ProofForm.vue'
 import LabelledField from '@/components/form/LabelledField.vue'
 
 export interface BindHopProps {
   hop: BindHopView
   several: boolean
+  slug: string
   handle: RigHandle
 }
 const props = defineProps<BindHopProps>()
 
-const tried = reactive({ variant: '', channel_mode: '', region: '', distance: '2', note: '' })
+/** What was tried; what the light did survives a reload. */
+const tried = reactive({
+  variant: '',
+  channel_mode: '',
+  region: '',
+  distance: '2',
+  note: useSessionStorage(`linguator.light/${props.slug}/${props.hop.hop}`, ''),
+})
 const distance = computed(() => numberFrom(tried.distance, null))
 const lastFailed = computed(() => props.hop.attempts[0]?.bound === false)
 const isBound = computed(() => props.hop.attempts[0]?.bound === true)
@@ -45,8 +56,6 @@ function log(bound: boolean): void {
 
 const words = (entry: BindCombination | BindAttempt) => [entry.variant, modeWords(entry.channel_mode), entry.region].filter(Boolean).join(', ')
 const modeWords = (mode: string) => (/^\d/.test(mode) ? `channels ${mode.replace('-', '–')}` : '')
-const date = (at: string | null | undefined) =>
-  at ? new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', timeZone: 'UTC' }) : ''
 </script>
 
 <template>
@@ -109,10 +118,14 @@ const date = (at: string | null | undefined) =>
           <p v-else-if="hop.proof.state === 'stale'" class="band">Bind again: {{ hop.proof.reasons.join(', ') }} since {{ date(hop.proof.at) }}.</p>
           <template v-if="hop.proof.state !== 'holds'">
             <p>{{ hop.proof_how }}</p>
-            <div class="taps">
-              <a-button type="primary" @click="handle.intend('prove-bind', { hop: hop.hop, passed: true })">It does</a-button>
-              <a-button @click="handle.intend('prove-bind', { hop: hop.hop, passed: false })">It does not</a-button>
-            </div>
+            <ProofForm
+              :title="several ? `Bind of hop ${hop.hop}` : 'Bind'"
+              :place="`${slug}/bind/${hop.hop}`"
+              seen="button"
+              passes="It does"
+              fails="It does not"
+              :save="(passed, _observed, by) => handle.prove('prove-bind', { hop: hop.hop, passed, by })"
+            />
           </template>
         </div>
 

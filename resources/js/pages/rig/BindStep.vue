@@ -16,6 +16,6 @@ defineProps<BindStepProps>()
     <p v-if="rig.review.bind.length === 0" class="muted">
       How to bind is known once the chain joins. <RouterLink :to="`/rigs/${rig.slug}/path`">Choose the path</RouterLink> first.
     </p>
-    <BindHop v-for="hop in rig.review.bind" :key="hop.hop" :hop="hop" :several="rig.review.bind.length > 1" :handle="handle" />
+    <BindHop v-for="hop in rig.review.bind" :key="hop.hop" :hop="hop" :several="rig.review.bind.length > 1" :slug="rig.slug" :handle="handle" />
   </div>
 </template>

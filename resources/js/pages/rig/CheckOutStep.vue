@@ -1,12 +1,16 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core'
-import { computed, reactive, ref } from 'vue'
+import { useSessionStorage } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import type { ReadinessCheck, RigData, StepState } from '@/api/rigs'
 import TextField from '@/components/form/TextField.vue'
 import TickField from '@/components/form/TickField.vue'
 import StateMark from '@/components/StateMark.vue'
 import { age, day } from '@/lib/dates'
 import type { RigHandle } from '@/composables/useRig'
+import VerdictLine from '@/components/VerdictLine.vue'
+import { useWho } from '@/composables/useWho'
+import LeftoverList from './LeftoverList.vue'
+import ProofForm from './ProofForm.vue'
 import RangeMeaning from './RangeMeaning.vue'
 import LabelledField from '@/components/form/LabelledField.vue'
 
@@ -20,23 +24,24 @@ const MARKS: Record<ReadinessCheck['state'], StepState> = { holds: 'done', stale
 const WORDS = { holds: 'holds', stale: 'stale', failed: 'failed', open: 'open' }
 const view = computed(() => props.rig.review.readiness)
 const several = computed(() => props.rig.review.failsafe.hops.length > 1)
-const seen = reactive<Record<string, string>>({})
-const by = useLocalStorage('linguator.by', '')
-const note = ref('')
+const leftovers = computed(() => view.value.leftovers)
+/** A check that holds and is to be made again. */
+const again = ref<string | null>(null)
+const by = useWho()
+const note = useSessionStorage(`linguator.sign/${props.rig.slug}`, '')
 
 const titleOf = (check: ReadinessCheck) => check.title + (check.hop !== null && several.value ? `, hop ${check.hop}` : '')
 const keyOf = (check: ReadinessCheck) => `${check.check}/${check.hop ?? ''}`
 
-async function made(check: ReadinessCheck, passed: boolean): Promise<void> {
-  const key = keyOf(check)
-  const observed = seen[key] ?? ''
-  if ((await props.handle.intend('make-check', { check: check.check, passed, observed, by: by.value.trim() })) && (seen[key] ?? '') === observed)
-    seen[key] = ''
+async function made(check: ReadinessCheck, passed: boolean, observed: string, by: string): Promise<boolean> {
+  const isKept = await props.handle.prove('make-check', { check: check.check, passed, observed, by })
+  if (isKept) again.value = null
+  return isKept
 }
 
 async function sign(): Promise<void> {
   const text = note.value
-  if ((await props.handle.intend('sign-off', { by: by.value, note: text })) && note.value === text) note.value = ''
+  if ((await props.handle.prove('sign-off', { by: by.value, note: text })) && note.value === text) note.value = ''
 }
 
 const tellIndoors = (indoors: boolean) => props.handle.intend('tell-indoors', { indoors })
@@ -50,12 +55,7 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
       There is nothing to check out yet. <RouterLink :to="`/rigs/${rig.slug}/path`">Choose the path</RouterLink> first.
     </p>
     <template v-else>
-      <p class="verdict" :class="{ ready: view.ready, stop: view.stops.length > 0 }">
-        <template v-if="view.sign_off.state === 'holds'">Ready, signed off on {{ day(view.sign_off.at) }} by {{ view.sign_off.by }}.</template>
-        <template v-else-if="view.ready">Every check holds. It may be signed off.</template>
-        <template v-else-if="view.stops.length > 0">Do not power or use it.</template>
-        <template v-else>Not ready: {{ view.redo.length === 1 ? 'one check' : `${view.redo.length} checks` }} to do.</template>
-      </p>
+      <p class="verdict"><VerdictLine :next="rig.review.next" /></p>
       <ul v-if="view.stops.length > 0" class="stops">
         <li v-for="stop in view.stops" :key="stop">{{ stop }}</li>
       </ul>
@@ -72,6 +72,18 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
             <p v-if="check.state === 'stale'" class="why">Because {{ check.reasons.join(', ') }}.</p>
             <p v-else-if="check.observed && check.state !== 'open'" class="small">{{ check.observed }}</p>
             <p v-if="check.state !== 'holds' && check.required" class="muted small">Must be seen: {{ check.expected }}.</p>
+            <ProofForm
+              v-if="!check.step && check.required && (check.state !== 'holds' || again === keyOf(check))"
+              :title="titleOf(check)"
+              :place="`${rig.slug}/${keyOf(check)}`"
+              is-compact
+              passes="holds"
+              fails="failed"
+              :save="(passed, observed, by) => made(check, passed, observed, by)"
+            />
+            <button v-else-if="!check.step && check.required" type="button" class="link-button small" @click="again = keyOf(check)">
+              check {{ titleOf(check).toLowerCase() }} again
+            </button>
             <RangeMeaning v-if="check.check === 'range' && check.required" :rig="rig" :handle="handle" />
             <label v-if="check.check === 'antenna'" class="inline"
               >It sits
@@ -81,30 +93,16 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
               ><TickField :value="rig.document.craft.indoors ?? false" :save="tellIndoors" /> It stays within one room</label
             >
           </div>
-          <div class="do">
-            <RouterLink v-if="check.step" :to="`/rigs/${rig.slug}/${check.step}`" class="to">{{
-              check.state === 'holds' ? 'see it' : 'do it'
-            }}</RouterLink>
-            <template v-else-if="check.required">
-              <input
-                v-model="seen[keyOf(check)]"
-                class="field seen"
-                :aria-label="`${titleOf(check)}: what was seen`"
-                placeholder="what was seen"
-                maxlength="300"
-              />
-              <a-button
-                size="small"
-                :type="check.state === 'holds' ? 'default' : 'primary'"
-                :aria-label="`${titleOf(check)} holds`"
-                @click="made(check, true)"
-                >holds</a-button
-              >
-              <a-button size="small" :aria-label="`${titleOf(check)} failed`" @click="made(check, false)">failed</a-button>
-            </template>
-          </div>
+          <RouterLink v-if="check.step" :to="`/rigs/${rig.slug}/${check.step}`" class="to">{{
+            check.state === 'holds' ? 'see it' : 'do it'
+          }}</RouterLink>
         </li>
       </ol>
+      <section v-if="leftovers.length > 0" aria-labelledby="open-title">
+        <h3 id="open-title">Not done, or left as it is</h3>
+        <p class="muted small">Each of these is done on its step, or left as it is for a reason that is printed on the sheet.</p>
+        <LeftoverList :rig="rig" :handle="handle" :leftovers="leftovers" with-step />
+      </section>
       <section class="sign">
         <h3>Sign-off</h3>
         <p v-if="view.sign_off.state === 'stale'" class="band">
@@ -114,14 +112,18 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
         <form class="row" @submit.prevent="sign">
           <LabelledField label="Name"><input v-model="by" class="field" maxlength="80" autocomplete="name" /></LabelledField>
           <LabelledField label="Note" is-growing><input v-model="note" class="field" maxlength="300" /></LabelledField>
-          <a-button type="primary" html-type="submit" :disabled="view.refused_because.length > 0 || by.trim() === ''">Sign it off</a-button>
+          <a-button
+            type="primary"
+            html-type="submit"
+            :loading="handle.isSending.value"
+            :disabled="view.refused_because.length > 0 || by.trim() === ''"
+            >Sign it off</a-button
+          >
         </form>
-        <template v-if="view.refused_because.length > 0">
-          <p class="muted">It cannot be signed off yet:</p>
-          <ul class="refusals">
-            <li v-for="reason in view.refused_because" :key="reason">{{ reason }}</li>
-          </ul>
-        </template>
+        <p v-if="view.refused_because.length > 0" class="muted">
+          It cannot be signed off yet: {{ view.refused_because.length === 1 ? 'one thing stands' : `${view.refused_because.length} things stand` }}
+          against it.
+        </p>
       </section>
     </template>
   </div>
@@ -130,17 +132,11 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
 <style scoped>
 .verdict {
   font-size: 1.3rem;
-  color: var(--amber-text);
 }
-.verdict.ready {
-  color: var(--petrol);
-}
-.verdict.stop,
 .stops {
   color: var(--stop);
 }
-.stops,
-.refusals {
+.stops {
   padding-left: 1.2rem;
 }
 .who {
@@ -172,15 +168,6 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
   color: var(--stop);
   font-weight: 600;
 }
-.do {
-  display: flex;
-  gap: 0.4rem;
-  align-items: center;
-}
-.seen {
-  width: 11rem;
-  min-height: 32px;
-}
 .to {
   min-width: 4rem;
   text-align: right;
@@ -197,6 +184,7 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
   flex: 1;
   max-width: 18rem;
 }
+.checks + section,
 .sign {
   margin-top: 1.4rem;
 }
@@ -211,19 +199,9 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
   .checks li {
     grid-template-columns: 20px 1fr;
   }
-  .do {
+  .to {
     grid-column: 2;
-    flex-wrap: wrap;
-    justify-content: start;
-  }
-  .do .to {
     text-align: left;
-  }
-  .do :deep(button) {
-    min-height: 44px;
-  }
-  .seen {
-    width: 100%;
   }
 }
 </style>

@@ -7,7 +7,7 @@ import { age, day } from '@/lib/dates'
 import type { RigHandle } from '@/composables/useRig'
 import { useUnits } from '@/composables/useUnits'
 import FindingLine from '@/components/FindingLine.vue'
-import LabelledField from '@/components/form/LabelledField.vue'
+import ProofForm from './ProofForm.vue'
 
 export interface FailsafeHopProps {
   hop: FailsafeHopView
@@ -21,8 +21,6 @@ const { word, shown } = useUnits(() => props.rig.review.units)
 const isSetting = ref(false)
 const choice = reactive({ mode: '', way: '' })
 const stored = reactive<Record<number, number | null>>({})
-const seen = ref('')
-const by = ref('')
 
 watch(() => [props.hop.recommended, props.hop.mode, props.hop.hop] as const, open, { immediate: true })
 
@@ -54,24 +52,11 @@ async function set(): Promise<void> {
 
 /** Where nobody can know beforehand, what is seen is the answer. */
 const shows = ref('')
-async function showed(): Promise<void> {
-  const body = {
-    hop: props.hop.hop,
-    passed: true,
-    shows: shows.value as NonNullable<Told<'test-failsafe'>['shows']>,
-    observed: seen.value.trim(),
-    by: by.value.trim(),
-  }
-  if (!(await props.handle.intend('test-failsafe', body))) return
-  shows.value = ''
-  seen.value = ''
-}
-
-async function tested(passed: boolean): Promise<void> {
-  const observed = seen.value.trim() || (passed ? props.hop.test.see : '')
-  const text = seen.value
-  if ((await props.handle.intend('test-failsafe', { hop: props.hop.hop, passed, observed, by: by.value.trim() })) && seen.value === text)
-    seen.value = ''
+async function tested(passed: boolean, observed: string, by: string): Promise<boolean> {
+  const answer = shows.value === '' ? {} : { shows: shows.value as NonNullable<Told<'test-failsafe'>['shows']> }
+  const isKept = await props.handle.prove('test-failsafe', { hop: props.hop.hop, passed, observed, by, ...answer })
+  if (isKept) shows.value = ''
+  return isKept
 }
 </script>
 
@@ -167,17 +152,15 @@ async function tested(passed: boolean): Promise<void> {
           ><input v-model="shows" type="radio" :name="`shows-${hop.hop}`" :value="one.shows" /> {{ one.says }}</label
         >
       </fieldset>
-      <div class="row">
-        <LabelledField label="What was seen" is-growing
-          ><input v-model="seen" class="field" maxlength="300" placeholder="motor stopped, surfaces neutral"
-        /></LabelledField>
-        <LabelledField label="By"><input v-model="by" class="field by" maxlength="80" autocomplete="name" /></LabelledField>
-        <a-button v-if="hop.test.choices.length > 0" type="primary" :disabled="shows === ''" @click="showed">Write it down</a-button>
-        <template v-else>
-          <a-button type="primary" :disabled="!hop.test.may_pass" @click="tested(true)">As it must</a-button>
-          <a-button @click="tested(false)">Otherwise</a-button>
-        </template>
-      </div>
+      <ProofForm
+        :title="`Failsafe test of hop ${hop.hop}`"
+        :place="`${rig.slug}/failsafe/${hop.hop}`"
+        :seen="hop.test.choices.length > 0 ? 'may' : 'must'"
+        :passes="hop.test.choices.length > 0 ? 'Write it down' : 'As expected'"
+        :fails="hop.test.choices.length > 0 ? '' : 'Not as expected'"
+        :may-pass="hop.test.choices.length > 0 ? shows !== '' : hop.test.may_pass"
+        :save="tested"
+      />
     </div>
   </section>
 </template>
@@ -267,9 +250,6 @@ li {
   gap: 0.7rem;
   align-items: end;
   margin-top: 0.5rem;
-}
-.by {
-  width: 8rem;
 }
 @media (max-width: 700px) {
   .set {

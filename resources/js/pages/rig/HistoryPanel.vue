@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
+import { useSessionStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { postJson, sentenceOf } from '@/api/http'
 import { type RigData, rigQuery } from '@/api/rigs'
 import AttachedFiles from '@/components/AttachedFiles.vue'
-import { byDay, heading } from '@/lib/dates'
+import { byDay, clock, heading } from '@/lib/dates'
 import { useNotice } from '@/composables/useNotice'
 import type { RigHandle } from '@/composables/useRig'
 import ComparePanel from './ComparePanel.vue'
@@ -21,7 +22,7 @@ const client = useQueryClient()
 const notice = useNotice()
 const wantsRemoval = ref(false)
 const days = computed(() => byDay(props.rig.history, (item) => item.entry.at))
-const note = ref('')
+const note = useSessionStorage(`linguator.note/${props.rig.slug}`, '')
 const then = ref<number | null>(null)
 
 const filesOf = (position: number) => props.rig.attachments.filter((file) => file.position === position)
@@ -65,7 +66,7 @@ async function write(): Promise<void> {
       <h3>{{ heading(day) }}</h3>
       <ul class="plain-list">
         <li v-for="item in items" :key="item.position">
-          <span class="value muted time">{{ item.entry.at.slice(11, 16) }}</span>
+          <span class="value muted time">{{ clock(item.entry.at) }}</span>
           <span class="kind muted small">{{ item.entry.kind === 'undo' ? 'back' : item.entry.kind }}</span>
           <span class="text">{{ item.entry.text }} <AttachedFiles :files="filesOf(item.position)" /></span>
           <span class="acts">

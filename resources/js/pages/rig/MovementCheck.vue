@@ -9,6 +9,7 @@ import type { RigHandle } from '@/composables/useRig'
 import FindingLine from '@/components/FindingLine.vue'
 import { day as date } from '@/lib/dates'
 import { lettersOf, NAME_OF, type StickLetter, STICKS } from '@/lib/letters'
+import ProofForm from './ProofForm.vue'
 import LabelledField from '@/components/form/LabelledField.vue'
 
 export interface MovementCheckProps {
@@ -44,10 +45,11 @@ const problem = computed(() =>
   captureProblem.value !== '' ? captureProblem.value : question.value !== null && judged.error.value ? sentenceOf(judged.error.value) : '',
 )
 
-async function keep(): Promise<void> {
-  if (question.value === null || !(await props.handle.intend('keep-order-check', question.value))) return
+async function keep(by: string): Promise<boolean> {
+  if (question.value === null || !(await props.handle.prove('keep-order-check', { ...question.value, by }))) return false
   moved.value = { A: '', E: '', T: '', R: '' }
   log.value = ''
+  return true
 }
 
 /** A capture of the signal desk that is to be judged comes with the address. */
@@ -138,7 +140,13 @@ async function read(event: Event): Promise<void> {
         </tbody>
       </table>
       <FindingLine v-for="finding in result.movement?.findings ?? []" :key="finding.code + finding.message" :finding="finding" />
-      <a-button type="primary" class="keep" @click="keep">{{ result.passes ? 'Keep as proof' : 'Keep as a failed check' }}</a-button>
+      <ProofForm
+        title="Order check"
+        :place="`${rig.slug}/order`"
+        seen="button"
+        :passes="result.passes ? 'Keep as proof' : 'Keep as a failed check'"
+        :save="(_passed, _observed, by) => keep(by)"
+      />
     </div>
   </section>
 </template>
@@ -178,9 +186,6 @@ section {
 }
 .result,
 .band {
-  margin-top: 0.7rem;
-}
-.keep {
   margin-top: 0.7rem;
 }
 @media (max-width: 900px) {

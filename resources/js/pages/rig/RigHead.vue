@@ -2,6 +2,7 @@
 import type { RigData } from '@/api/rigs'
 import ChainStrip from '@/components/ChainStrip.vue'
 import StateMark from '@/components/StateMark.vue'
+import VerdictLine from '@/components/VerdictLine.vue'
 import type { RigHandle } from '@/composables/useRig'
 import CouplingPanel from './CouplingPanel.vue'
 
@@ -24,7 +25,7 @@ function select(position: number): void {
       <h1>{{ rig.document.name }}</h1>
       <span class="muted">{{ rig.review.craft.note ?? rig.review.craft.kind }}</span>
       <p class="state" :class="rig.review.next.severity" aria-live="polite">
-        <StateMark :state="rig.review.next.severity" /> {{ rig.review.next.sentence }}
+        <StateMark :state="rig.review.next.severity" /> <VerdictLine :next="rig.review.next" />
       </p>
     </div>
     <ChainStrip

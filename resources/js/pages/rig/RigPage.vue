@@ -13,6 +13,7 @@ import HandsetPanel from './HandsetPanel.vue'
 import HistoryPanel from './HistoryPanel.vue'
 import BindStep from './BindStep.vue'
 import CheckOutStep from './CheckOutStep.vue'
+import LeftoverList from './LeftoverList.vue'
 import OrderStep from './OrderStep.vue'
 import RigHead from './RigHead.vue'
 import StepBar from './StepBar.vue'
@@ -42,6 +43,9 @@ watch(
   },
   { immediate: true },
 )
+
+/** What of this step is open or was left; check-out has them all. */
+const leftovers = computed(() => (rig.value?.review.readiness.leftovers ?? []).filter((one) => one.step === step.value))
 
 function go(to: string): void {
   void router.push(`/rigs/${slug.value}/${to}`)
@@ -106,6 +110,10 @@ useKeys((key, event) => {
           <HandsetPanel v-else-if="step === 'handset'" :rig="rig" :handle="handle" />
           <TimingPanel v-else-if="step === 'timing'" :rig="rig" />
           <HistoryPanel v-else :rig="rig" :handle="handle" @remove="remove" />
+          <section v-if="leftovers.length > 0" class="leftovers" aria-labelledby="leftovers-title">
+            <h3 id="leftovers-title">Not done on this step, or left as it is</h3>
+            <LeftoverList :rig="rig" :handle="handle" :leftovers="leftovers" />
+          </section>
         </section>
         <aside class="sheet" aria-labelledby="sheet-title">
           <div class="sheet-head">
@@ -128,6 +136,9 @@ useKeys((key, event) => {
 }
 .work {
   padding: 1.1rem 1.4rem 4rem;
+}
+.leftovers {
+  margin-top: 1.6rem;
 }
 .sheet {
   background: var(--card);

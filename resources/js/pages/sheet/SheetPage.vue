@@ -3,11 +3,13 @@ import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { sentenceOf } from '@/api/http'
 import SheetBody from '@/components/SheetBody.vue'
+import VerdictLine from '@/components/VerdictLine.vue'
+import { day } from '@/lib/dates'
 import { useRig } from '@/composables/useRig'
 
 const route = useRoute()
 const { rig, query } = useRig(() => String(route.params.slug))
-const today = new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
+const today = day(new Date().toISOString())
 const chain = computed(() => rig.value?.review.boxes.map((box, k) => ({ box, coupling: rig.value?.review.couplings[k] })) ?? [])
 const print = () => window.print()
 </script>
@@ -23,7 +25,8 @@ const print = () => window.print()
       <header>
         <h1>{{ rig.document.name }}</h1>
         <p>{{ rig.review.craft.note ?? rig.review.craft.kind }}</p>
-        <p class="muted small">Set-up sheet, {{ today }}, revision {{ rig.revision }}. {{ rig.review.next.sentence }}</p>
+        <p class="muted small">Set-up sheet, {{ today }}, revision {{ rig.revision }}.</p>
+        <p class="verdict" :class="rig.review.next.severity"><VerdictLine :next="rig.review.next" /></p>
       </header>
       <p class="chain">
         <template v-for="{ box, coupling } in chain" :key="box.id"

@@ -6,6 +6,7 @@ import type { CaptureListed, CaptureOptions } from '@/api/captures'
 import { postJson, sentenceOf } from '@/api/http'
 import { type RigData, rigsQuery } from '@/api/rigs'
 import { figure } from '@/lib/numberText'
+import { useWho } from '@/composables/useWho'
 import { useNotice } from '@/composables/useNotice'
 
 export interface CaptureUseProps {
@@ -28,6 +29,7 @@ const client = useQueryClient()
 const { data: rigs } = useQuery(rigsQuery)
 const slug = ref('')
 const look = ref<Look | null>(null)
+const by = useWho()
 const ticked = ref<number[]>([])
 const hop = ref(1)
 const problem = ref('')
@@ -126,8 +128,17 @@ const NAMES: Record<string, string> = { A: 'aileron', E: 'elevator', T: 'throttl
           <p class="small">Seen: {{ look.observed }}.</p>
         </div>
         <span class="two">
-          <a-button @click="use({ use: 'failsafe', hop, passed: true }, 'Failsafe test recorded as passed.', 'failsafe')">As expected</a-button>
-          <a-button @click="use({ use: 'failsafe', hop, passed: false }, 'Failsafe test recorded as failed.', 'failsafe')">Not as expected</a-button>
+          <label>By <input v-model="by" class="field by" maxlength="80" autocomplete="name" /></label>
+          <a-button
+            :disabled="by.trim() === ''"
+            @click="use({ use: 'failsafe', hop, passed: true, by }, 'Failsafe test recorded as passed.', 'failsafe')"
+            >As expected</a-button
+          >
+          <a-button
+            :disabled="by.trim() === ''"
+            @click="use({ use: 'failsafe', hop, passed: false, by }, 'Failsafe test recorded as failed.', 'failsafe')"
+            >Not as expected</a-button
+          >
         </span>
       </li>
     </ul>

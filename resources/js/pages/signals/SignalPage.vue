@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { moment as date } from '@/lib/dates'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -88,8 +89,6 @@ useKeys((key) => {
   void router.push('/signals')
   return true
 })
-
-const date = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 </script>
 
 <template>

@@ -344,7 +344,9 @@ describe('using a capture for a rig', () => {
   it('records what a cut link did, as it was seen', async () => {
     const { page, asked } = await chosen()
     expect(page.text()).toContain('Expected: Motor off.')
+    expect(button(page, 'As expected')?.attributes('disabled')).toBe('')
+    await page.find('.by').setValue('Wren')
     await button(page, 'Not as expected')?.trigger('click')
-    expect(asked[1]).toEqual({ capture: 3, options: {}, revision: 9, use: 'failsafe', hop: 1, passed: false })
+    expect(asked[1]).toEqual({ capture: 3, options: {}, revision: 9, use: 'failsafe', hop: 1, passed: false, by: 'Wren' })
   })
 })

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use Closure;
+use Illuminate\Http\Request;
+use Linguator\Core\Rig\Day;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Days in sentences are those of the clock on the wall behind the browser: one clock on a page. */
+final class WallClock
+{
+    public const HEADER = 'X-Time-Zone';
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        Day::by($request->headers->get(self::HEADER));
+
+        return $next($request);
+    }
+}

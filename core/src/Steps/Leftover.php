@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Steps;
+
+use Linguator\Core\Finding\Code;
+use Linguator\Core\Rig\LeftAsIs;
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\StepKey;
+
+/** Work of a step that is not done, or that somebody has left as it is. A rig is ready when none is open. */
+final readonly class Leftover
+{
+    /**
+     * @param  string  $what  Its place in the rig: the step, and what in it, like `travel/3`.
+     * @param  StepState  $state  Open, or in need of attention.
+     */
+    private function __construct(public string $what, public StepKey $step, public StepState $state, public string $sentence, public ?LeftAsIs $left = null)
+    {
+    }
+
+    public static function open(StepKey $step, string $what, string $sentence): self
+    {
+        return new self("$step->value/".strtolower($what), $step, StepState::Open, $sentence);
+    }
+
+    public static function attention(StepKey $step, string $what, string $sentence): self
+    {
+        return new self("$step->value/".strtolower($what), $step, StepState::Attention, $sentence);
+    }
+
+    /** Something that must be mended. */
+    public static function toMend(StepKey $step, Code $code, string $message): self
+    {
+        return self::attention($step, "$code->value/".substr(hash('sha256', $message), 0, 8), $message);
+    }
+
+    /** The same, left as it is if somebody has said so of exactly this. */
+    public function in(RigDocument $rig): self
+    {
+        $left = LeftAsIs::of($rig, $this->what);
+
+        return $left?->was === $this->sentence ? new self($this->what, $this->step, $this->state, $this->sentence, $left) : $this;
+    }
+
+    public function isOpen(): bool
+    {
+        return $this->left === null;
+    }
+}
