@@ -5,11 +5,17 @@ declare(strict_types=1);
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Failsafe\FailsafeMode;
 use Linguator\Core\Failsafe\FailsafeReview;
+use Linguator\Core\Failsafe\Outcome;
+use Linguator\Core\Failsafe\SafeValues;
 use Linguator\Core\Failsafe\SetBy;
+use Linguator\Core\Proof\Cut;
 use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Steps\Failsafe\SetFailsafe;
 use Linguator\Core\Steps\Failsafe\TestFailsafe;
+use Linguator\Core\Steps\Travel\KeepReading;
+use Linguator\Core\Steps\Travel\TakeSettings;
 use Linguator\Core\Tests\DemoRigs;
+use Linguator\Core\Travel\Reading;
 use Linguator\Core\Verb\Verbs;
 
 /** A rig of three or four boxes, as documents have it. */
@@ -237,4 +243,124 @@ it('takes what a test shows for the answer where nobody can know, as long as the
     expect($hop($changed)->outcome()->value)->toBe('unknown');
     // Where it follows from the settings, nobody is asked.
     expect(fn () => DemoRigs::did(DemoRigs::get('dunlin'), new TestFailsafe(1, true, '', '', shows: Linguator\Core\Failsafe\Shown::Acts)))->toThrow(fn (Linguator\Core\Document\DocumentError $error) => expect($error->path)->toBe('shows'));
+});
+
+/** What is suggested to be stored on a hop, as the list a receiver keeps. */
+function suggested(Linguator\Core\Rig\RigDocument $rig, int $hop): array
+{
+    $stored = [];
+    foreach (SafeValues::of($rig, $hop)->all as $value) {
+        $stored[$value->channel - 1] = $value->us;
+    }
+
+    return array_map(fn (int $k): ?float => $stored[$k] ?? null, range(0, max([0, ...array_keys($stored)])));
+}
+
+it('suggests what, when it is stored, gives what was promised', function () {
+    $rigs = array_map(DemoRigs::get(...), ['avocet', 'dunlin', 'mudlark', 'oystercatcher', 'sanderling']);
+    $rigs[] = comesHome();
+    foreach (Linguator\Core\Tests\Situations::all() as $situation) {
+        $rigs[] = Linguator\Core\Tests\Situations::rig($situation);
+    }
+    $outcomes = [];
+    foreach ($rigs as $rig) {
+        foreach ((new FailsafeReview($rig))->hops as $hop) {
+            $values = suggested($rig, $hop->number);
+            if (! in_array(FailsafeMode::Stored, $hop->modes() ?? FailsafeMode::cases(), true) || array_filter($values) === []) {
+                continue;
+            }
+            $after = (new FailsafeReview(DemoRigs::did($rig, new SetFailsafe($hop->number, FailsafeMode::Stored, null, $values))))->hops[$hop->number - 1];
+            if ($after->bySettings() === Outcome::Unknown || str_contains($after->because(), 'goes on sending by itself')) {
+                continue;
+            }
+            $promised = $rig->holdsPosition() && array_filter($rig->windows(), fn ($window) => $window->window->name === 'return') !== [] ? 'return_home' : 'motor_off_neutral';
+            expect($after->bySettings()->value)->toBe($promised, $rig->name())
+                ->and(array_values(array_intersect(array_map(fn ($finding) => $finding->code->value, $after->findings()->all), ['F1', 'F2', 'F3', 'F4', 'F5'])))->toBe([], $rig->name());
+            $outcomes[] = $promised;
+        }
+    }
+    expect(array_count_values($outcomes))->toHaveKeys(['return_home', 'motor_off_neutral'])->and(count($outcomes))->toBeGreaterThan(8);
+});
+
+/** A craft that holds its position, with its mode on a switch of three positions, the last of which is inside the return window. */
+function comesHome(): Linguator\Core\Rig\RigDocument
+{
+    return DemoRigs::changed(DemoRigs::get('dunlin'), RigPatch::of([
+        'settings.windows' => [(object) ['name' => 'return', 'channel' => 6, 'lo' => 1800, 'hi' => 2100, 'wanted' => [3]], (object) ['name' => 'arm', 'channel' => 5, 'lo' => 1700, 'hi' => 2100, 'wanted' => [2]]],
+    ]));
+}
+
+it('brings a craft home that holds its position: throttle near hover, mode in its return window, the instruction from exactly these values', function () {
+    $rig = comesHome();
+    $values = array_column(SafeValues::of($rig, 1)->all, 'us', 'function');
+    expect($values['mode'])->toBe(2012.0)->and($values['arm'])->toBe(2012.0)->and($values['throttle'])->toBeGreaterThan(1400.0)->toBeLessThan(1600.0);
+    $hop = DemoRigs::review($rig)['failsafe']['hops'][0];
+    $button = array_column($hop['ways'], 'says', 'way')['button'];
+    expect($button)->toBe(sprintf('Hold the controls as they are to be on loss (throttle at half (%g µs), arm in position 2 (2012 µs), mode in position 3 (2012 µs), gain in position 1 (988 µs), everything else in its middle), then press the button of Weft R16i until its light answers.', $values['throttle']));
+    expect($hop['recommended'])->toBe('none')->and($hop['recommended_why'])->toBe('Without pulses Ruddle F6 notices at once, and comes home or lands as it is set to.');
+    // Armed on its way home is no fault of the arm window; disarmed it would fall.
+    $stored = DemoRigs::did($rig, new SetFailsafe(1, FailsafeMode::Stored, SetBy::Button, suggested($rig, 1)));
+    expect(array_map(fn ($finding) => $finding->code->value, (new Linguator\Core\Steps\Switches\SwitchReview($stored))->findings()->all))->not->toContain('S3');
+});
+
+it('says the reason of the mode that is recommended, not of another', function () {
+    $why = fn (array $modes, string $end, string $craft = 'plane'): string => (new FailsafeReview(Linguator\Core\Rig\RigReader::whole(json_decode((string) json_encode(lossRig($craft, null, null, ['modes' => $modes], $end))), 'rig')))->why((new FailsafeReview(Linguator\Core\Rig\RigReader::whole(json_decode((string) json_encode(lossRig($craft, null, null, ['modes' => $modes], $end))), 'rig')))->hops[0]);
+    expect($why(['stored'], 'watching', 'multirotor'))->toStartWith('Stored: throttle low')
+        ->and($why(['none'], 'watching', 'multirotor'))->toContain('notices at once')
+        ->and($why(['none'], 'servos'))->toStartWith('It can do nothing else')
+        ->and($why(['flag'], 'watching'))->toContain('sees the flag');
+});
+
+it('is not stale by a first reading, nor by another one, but by another setting', function () {
+    $rig = DemoRigs::did(DemoRigs::get('mudlark'), new SetFailsafe(1, FailsafeMode::Stored, null, suggested(DemoRigs::get('mudlark'), 1)));
+    $hop = fn (Linguator\Core\Rig\RigDocument $one): array => (new FailsafeReview($one))->hops[0]->setReasons();
+    $read = DemoRigs::did($rig, new KeepReading(3, Reading::of(985.0, 1498.0, 2010.0), null, 'on a servo tester', ''));
+    expect($hop($rig))->toBe([])->and($hop($read))->toBe([]);
+    expect($hop(DemoRigs::did($read, new KeepReading(3, Reading::of(990.0, 1503.0, 2014.0), null, 'on a servo tester', ''))))->toBe([]);
+    expect($hop(DemoRigs::did($read, new TakeSettings([3]))))->not->toBe([]);
+});
+
+it('asks for binding again where what a receiver stored while it was bound has gone stale', function () {
+    $rig = DemoRigs::did(DemoRigs::get('avocet'), new Linguator\Core\Steps\Travel\ReverseChannel(1));
+    $bind = (new Linguator\Core\Steps\Bind\BindReview($rig));
+    expect($bind->standing()->note)->toStartWith('Bind again: the failsafe stored at bind is stale: a direction changed')
+        ->and($bind->isBound())->toBeFalse()
+        ->and(array_column(DemoRigs::readiness($rig)->redo(), 'because')[0])->toContain('the failsafe stored at bind is stale');
+    // Where a button sets it, binding has nothing to do with it.
+    $button = DemoRigs::did(DemoRigs::get('oystercatcher'), new Linguator\Core\Steps\Travel\ReverseChannel(3));
+    expect((new Linguator\Core\Steps\Bind\BindReview($button))->isBound())->toBeTrue();
+});
+
+it('tests a module with its lead pulled where a lead can come off or nobody knows what it does, and takes what that shows', function () {
+    $document = fn (?string $onSilence): Linguator\Core\Rig\RigDocument => Linguator\Core\Rig\RigReader::whole(json_decode((string) json_encode(throughModule($onSilence))), 'rig');
+    $hop = fn (Linguator\Core\Rig\RigDocument $rig) => (new FailsafeReview($rig))->hops[0];
+    $unknown = $document(null);
+    expect($hop($unknown)->cuts())->toBe([Cut::Link, Cut::Lead]);
+    $off = DemoRigs::did($unknown, new TestFailsafe(1, true, 'it landed', 'Wren'));
+    expect($hop($off)->isTested())->toBeFalse()->and(array_column($hop($off)->findings()->all, 'message'))->toContain('Never tested with the lead of Module pulled.');
+    expect(fn () => DemoRigs::did($off, new TestFailsafe(1, true, 'it landed', 'Wren', cut: Cut::Lead)))->toThrow(fn (Linguator\Core\Document\DocumentError $error) => expect($error->path)->toBe('shows'));
+    $well = DemoRigs::did($off, new TestFailsafe(1, true, '', 'Wren', shows: Linguator\Core\Failsafe\Shown::Acts, cut: Cut::Lead));
+    expect($hop($well)->isTested())->toBeTrue()->and(array_column($hop($well)->findings()->all, 'code'))->not->toContain(Linguator\Core\Finding\Code::F9);
+    // It went on: the link is never lost, whatever else is set.
+    $on = DemoRigs::did($off, new TestFailsafe(1, true, '', 'Wren', shows: Linguator\Core\Failsafe\Shown::Holds, cut: Cut::Lead));
+    expect($hop($on)->outcome())->toBe(Outcome::HoldsLast)->and($hop($on)->severity()->value)->toBe('stop')->and($hop($on)->isTested())->toBeFalse();
+    // In the bay, with a card that says it stops, there is no lead to come off.
+    expect($hop(DemoRigs::get('avocet'))->cuts())->toBe([Cut::Link]);
+    expect(fn () => DemoRigs::did(DemoRigs::get('avocet'), new TestFailsafe(1, true, 'x', 'Wren', cut: Cut::Lead)))->toThrow(fn (Linguator\Core\Document\DocumentError $error) => expect($error->path)->toBe('cut'));
+});
+
+it('says that the hop behind decides what a test of the first shows', function () {
+    $shelf = DemoRigs::get('oystercatcher');
+    $chain = json_decode((string) json_encode($shelf->document->chain));
+    foreach ($chain as $card) {
+        if ($card->kind === 'module') {
+            $card->on_input_loss = 'stops';
+        }
+    }
+    $rig = DemoRigs::changed($shelf, RigPatch::of(['chain' => $chain]));
+    $rig = DemoRigs::did(DemoRigs::did($rig, new SetFailsafe(1, FailsafeMode::None, SetBy::Button)), new SetFailsafe(2, FailsafeMode::Stored, null, [1500, 1500, 2012, 1500]));
+    $tests = array_map(fn (array $hop): array => $hop['tests'][0], DemoRigs::review($rig)['failsafe']['hops']);
+    expect($tests[0]['may_pass'])->toBeFalse()->and($tests[0]['mend_first'])->toBe('Mend hop 2 first: it decides what is seen here.')->and($tests[1]['mend_first'])->toBe('Mend it first.');
+    // And what its reader does is on its card.
+    expect((new FailsafeReview($rig))->hops[0]->because())->toEndWith('stops too, so the next link is lost as well.');
 });

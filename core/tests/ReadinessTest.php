@@ -27,8 +27,8 @@ function withSet(RigDocument $rig, array $set): RigDocument
 
 /** Changes, and the checks each must make stale, written out by hand from the dependencies. */
 dataset('changes', [
-    'handset order' => [['settings.order' => 'TAER'], ['order', 'direction', 'failsafe_set', 'failsafe_tested']],
-    'remapping' => [['settings.remap' => ['brack-m4' => false]], ['order', 'direction', 'failsafe_set', 'failsafe_tested']],
+    'handset order' => [['settings.order' => 'TAER'], ['bind', 'order', 'direction', 'failsafe_set', 'failsafe_tested']],
+    'remapping' => [['settings.remap' => ['brack-m4' => false]], ['bind', 'order', 'direction', 'failsafe_set', 'failsafe_tested']],
     'plugs' => [['settings.plugs' => 'arrival'], ['order']],
     'receiver number' => [['settings.receiver_number' => 9], ['bind', 'failsafe_set', 'failsafe_tested']],
     'channel mode' => [['settings.channel_mode' => '1-16'], ['bind']],
@@ -66,8 +66,10 @@ it('says what to redo in the order of the job, with the reason and the day', fun
     $rig = withSet(DemoRigs::get('avocet'), ['settings.order' => 'TAER', 'settings.antenna' => 'in the fin']);
     $rig->document->log = [...$rig->node()->items('log'), (object) ['at' => '2026-11-22T09:00:00Z', 'kind' => 'change', 'before' => (object) ['settings.order' => 'AETR'], 'after' => (object) ['settings.order' => 'TAER']]];
     $redo = Plain::of(DemoRigs::readiness(RigDocument::of($rig->document))->redo());
-    expect(array_column($redo, 'check'))->toBe(['order', 'direction', 'failsafe_set', 'failsafe_tested', 'antenna', 'range'])
-        ->and($redo[0]['because'])->toBe("the handset's order changed from AETR to TAER on 22 Nov 2026");
+    expect(array_column($redo, 'check'))->toBe(['bind', 'order', 'direction', 'failsafe_set', 'failsafe_tested', 'antenna', 'range'])
+        // What the receiver stored while it was bound asks for binding again.
+        ->and($redo[0]['because'])->toBe("the failsafe stored at bind is stale: the handset's order changed from AETR to TAER on 22 Nov 2026")
+        ->and($redo[1]['because'])->toBe("the handset's order changed from AETR to TAER on 22 Nov 2026");
 });
 
 it('needs no range check of what stays within one room, nor switches where there are none', function () {

@@ -47,8 +47,8 @@ it('makes stale what a late change touches, and nothing else', function (array $
     'another model memory' => [['settings.memory' => 9], []],
     'another receiver number' => [['settings.receiver_number' => 12], ['bind', 'failsafe', 'check-out']],
     // Functions arrive on other pins: the wiring table is another one too.
-    'remapping off' => [['settings.remap.brack-m4' => false], ['wiring', 'order', 'failsafe', 'check-out']],
-    'the handset the other way round' => [['settings.order' => 'RTEA'], ['wiring', 'order', 'travel', 'failsafe', 'check-out']],
+    'remapping off' => [['settings.remap.brack-m4' => false], ['wiring', 'bind', 'order', 'failsafe', 'check-out']],
+    'the handset the other way round' => [['settings.order' => 'RTEA'], ['wiring', 'bind', 'order', 'travel', 'failsafe', 'check-out']],
     'another name' => [['name' => 'Avocet II'], []],
 ]);
 

@@ -12,10 +12,12 @@ use Linguator\Core\Finding\Severity;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Controller;
 use Linguator\Core\Gear\Module;
+use Linguator\Core\Gear\Place;
 use Linguator\Core\Gear\Receiver;
 use Linguator\Core\Gear\ServoSet;
 use Linguator\Core\Proof\CheckKind;
 use Linguator\Core\Proof\CheckState;
+use Linguator\Core\Proof\Cut;
 use Linguator\Core\Proof\MadeWith;
 use Linguator\Core\Rig\RigDocument;
 
@@ -33,8 +35,8 @@ final class FailsafeHop
 
     private ?Findings $findings = null;
 
-    /** @var list<string>|null */
-    private ?array $testReasons = null;
+    /** @var array<string, list<string>> By where it was cut. */
+    private array $testReasons = [];
 
     /**
      * @param  int  $number  From 1.
@@ -91,17 +93,57 @@ final class FailsafeHop
         };
     }
 
+    /** What is to be seen when it is cut there, as far as cards and settings tell. */
+    public function expected(Cut $cut): Outcome
+    {
+        return $cut === Cut::Lead && $this->leadOnCard() === null ? Outcome::Unknown : $this->bySettings();
+    }
+
     /** What the latest test showed, where that is the answer; null: it told nothing, or holds no longer. */
     public function shown(): ?Shown
     {
-        return $this->testReasons() === [] ? Shown::tryFrom($this->lastTest()?->textOrNull('shows') ?? '') : null;
+        return $this->showed(Cut::Link);
+    }
+
+    private function showed(Cut $cut): ?Shown
+    {
+        return $this->testReasons($cut) === [] ? Shown::tryFrom($this->lastTest($cut)?->textOrNull('shows') ?? '') : null;
     }
 
     /**
-     * What the sender of the first hop does when it hears nothing: a module goes on sending by itself, or it does not. A handset's own radio
-     * ends with the handset; the sender of a relay is judged by the hop before it.
+     * Where this link can be lost, each to be tested: what sends is off; and the lead of a module comes off with the handset on, where it has
+     * one, or where its card does not say that it then stops.
+     *
+     * @return non-empty-list<Cut>
+     */
+    public function cuts(): array
+    {
+        return $this->number === 1 && $this->sender() instanceof Module && ($this->isOnALead() || $this->leadOnCard() !== InputLoss::Stops) ? [Cut::Link, Cut::Lead] : [Cut::Link];
+    }
+
+    private function isOnALead(): bool
+    {
+        foreach ($this->rig->chain()->joints() as $joint) {
+            if ($joint->to === $this->sender()) {
+                return $joint->output?->place !== Place::Bay;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * What the sender of the first hop does when it hears nothing: a module goes on sending by itself, or it does not; by its card, else by a
+     * test with its lead pulled. A handset's own radio ends with the handset; the sender of a relay is judged by the hop before it.
      */
     private function sendersOwn(): ?InputLoss
+    {
+        $shown = $this->leadOnCard() === null ? $this->showed(Cut::Lead) : null;
+
+        return $shown === null ? $this->leadOnCard() : ($shown === Shown::Holds ? InputLoss::Holds : InputLoss::Stops);
+    }
+
+    private function leadOnCard(): ?InputLoss
     {
         $sender = $this->sender();
 
@@ -117,6 +159,12 @@ final class FailsafeHop
     {
         return $this->findings ??= ($this->mode() === FailsafeMode::Stored ? $this->stored()->findings : Findings::none())
             ->and($this->impossible(), $this->stale(), $this->ownSending(), $this->untested(), $this->next === null ? $this->recovery() : null);
+    }
+
+    /** Whether what is to be seen is decided by the hop behind: the second radio stops with the first, and so its own failsafe acts. */
+    public function isDecidedByNext(): bool
+    {
+        return $this->next !== null && $this->mode() === FailsafeMode::None && $this->sendersOwn() !== InputLoss::Holds && $this->reader() instanceof Module && InputLoss::of($this->rig, $this->reader()) === InputLoss::Stops;
     }
 
     public function severity(): Severity
@@ -154,22 +202,48 @@ final class FailsafeHop
     }
 
     /** The latest test of this hop, if there is one. */
-    public function lastTest(): ?Node
+    public function lastTest(Cut $cut = Cut::Link): ?Node
     {
-        return CheckState::lastOf($this->rig, CheckKind::FailsafeTested, $this->number);
+        return CheckState::lastOf($this->rig, CheckKind::FailsafeTested, $this->number, $cut);
     }
 
     /** @return list<string> Why the latest test holds no longer; empty if it holds or there is none. */
-    public function testReasons(): array
+    public function testReasons(Cut $cut = Cut::Link): array
     {
-        $test = $this->lastTest();
+        $test = $this->lastTest($cut);
 
-        return $this->testReasons ??= $test === null ? [] : (new MadeWith($this->rig, $test->node('made_with'), $this->number))->reasons();
+        return $this->testReasons[$cut->value] ??= $test === null ? [] : (new MadeWith($this->rig, $test->node('made_with'), $this->number))->reasons();
     }
 
+    /** Whether every place where it can be lost was tested, and that holds. */
     public function isTested(): bool
     {
-        return $this->lastTest()?->text('result') === 'pass' && $this->testReasons() === [];
+        return $this->proof()->holds();
+    }
+
+    /** The state of its tests: the first that does not hold, else that of the first. */
+    public function proof(): CheckState
+    {
+        $states = array_map(fn (Cut $cut): CheckState => CheckState::of($this->rig, CheckKind::FailsafeTested, $this->number, $cut), $this->cuts());
+        foreach ($states as $state) {
+            if (! $state->holds()) {
+                return $state;
+            }
+        }
+
+        return $states[0];
+    }
+
+    /** The first place where it can be lost whose test does not hold; null: all do. */
+    public function untestedCut(): ?Cut
+    {
+        foreach ($this->cuts() as $cut) {
+            if (! CheckState::of($this->rig, CheckKind::FailsafeTested, $this->number, $cut)->holds()) {
+                return $cut;
+            }
+        }
+
+        return null;
     }
 
     /** @return list<string> Why what was set holds no longer. */
@@ -320,19 +394,25 @@ final class FailsafeHop
     /** F6 for the last hop, F7 for the first of a relay. */
     private function untested(): ?Finding
     {
-        if ($this->isTested()) {
+        $cut = $this->untestedCut();
+        if ($cut === null) {
             return null;
         }
-        $test = $this->lastTest();
-        $reasons = $this->testReasons();
+        $test = $this->lastTest($cut);
+        $reasons = $this->testReasons($cut);
+        $where = $cut === Cut::Lead ? ' with the lead of '.($this->sender()?->name() ?? 'the module').' pulled' : '';
         $message = match (true) {
-            $test === null => 'Never tested.',
-            $test->text('result') !== 'pass' => 'The last test failed.',
-            default => 'The last test no longer holds: '.implode(', ', $reasons).'.',
+            $test === null => "Never tested$where.",
+            $test->text('result') !== 'pass' => "The last test$where failed.",
+            default => "The last test$where no longer holds: ".implode(', ', $reasons).'.',
         };
 
         return new Finding($this->next === null ? Code::F6 : Code::F7, Severity::Stop, $message,
-            why: 'Only a test shows what the craft does.', change: $this->next === null ? 'Propellers off: throttle up a little, switch the handset off, watch.' : 'Switch the handset off and watch the relay; then pull the power of the relay.');
+            why: 'Only a test shows what the craft does.', change: match (true) {
+                $cut === Cut::Lead => 'Propellers off: throttle up a little, leave the handset on, pull the lead, watch.',
+                $this->next === null => 'Propellers off: throttle up a little, switch the handset off, watch.',
+                default => 'Switch the handset off and watch the relay; then pull the power of the relay.',
+            });
     }
 
     private function recovery(): Finding
@@ -342,12 +422,16 @@ final class FailsafeHop
 
     private function readerSays(Box $reader): string
     {
+        if ($reader instanceof Module && InputLoss::of($this->rig, $reader) === InputLoss::Stops) {
+            return 'stops too, so the next link is lost as well.';
+        }
+
         return match ($this->withoutPulses(true)) {
             Outcome::ControllerFailsafe => 'notices at once.',
             Outcome::PulsesStop => 'gets no pulses any more.',
             Outcome::HoldsLast => 'goes on with the last values.',
             Outcome::Unknown => 'may or may not notice: it is not on a card.',
-            default => $reader instanceof Module ? 'stops too, so the next link is lost as well.' : 'goes quiet.',
+            default => 'goes quiet.',
         };
     }
 

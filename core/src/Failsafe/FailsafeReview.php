@@ -55,12 +55,17 @@ final readonly class FailsafeReview
 
     public function why(FailsafeHop $hop): string
     {
+        $mode = $this->recommended($hop);
+        $reader = $hop->reader()?->name();
+
         return match (true) {
-            $hop->next !== null && $this->wanted($hop) === FailsafeMode::None => 'The first receiver must not hold: when it goes silent the second radio stops too, and the craft acts on that.',
+            $hop->next !== null && $mode === FailsafeMode::None => 'The first receiver must not hold: when it goes silent the second radio stops too, and the craft acts on that.',
             $hop->next !== null => 'The second radio would go on sending old commands: the first receiver must send safe values itself.',
-            $this->wanted($hop) === FailsafeMode::None => 'Without pulses the controller knows at once, and does what it is set to.',
-            $this->rig->motorOffAtCentre() => 'Motor neutral, steering neutral.',
-            default => 'Motor low, surfaces neutral; a slight turn keeps a glider near.',
+            $mode === FailsafeMode::None && ! $hop->reader() instanceof Controller => 'It can do nothing else: surfaces stay where they are, and the motor stops if its speed controller times out.',
+            $mode === FailsafeMode::None && $this->rig->holdsPosition() => "Without pulses $reader notices at once, and comes home or lands as it is set to.",
+            $mode === FailsafeMode::None => "Without pulses $reader notices at once, and does what it is set to.",
+            $mode === FailsafeMode::Flag => "$reader sees the flag, and does what it is set to.",
+            default => 'Stored: '.SafeValues::of($this->rig, $hop->number)->sentence().'.'.($this->rig->kind() === CraftKind::Glider ? ' A slight turn keeps a glider near.' : ''),
         };
     }
 

@@ -12,10 +12,8 @@ final class Recovery
 {
     public static function sentence(RigDocument $rig): string
     {
-        $holds = array_filter($rig->cards, static fn ($card): bool => $card->kind->value === 'controller' && $card->node()->flag('position_hold')) !== [];
-
         return match (true) {
-            $holds => 'When the link comes back the throttle stick must be in the middle: the craft follows it at once.',
+            $rig->holdsPosition() => 'When the link comes back the throttle stick must be in the middle: the craft follows it at once.',
             $rig->motorOffAtCentre() => 'When the link comes back the throttle stick must be in the middle: elsewhere the craft drives off.',
             $rig->kind() === CraftKind::Multirotor => 'When the link comes back the throttle stick must be low and the arm switch off.',
             default => 'When the link comes back the throttle stick must be low: elsewhere the motor starts at once.',

@@ -49,7 +49,7 @@ final readonly class StoredValues
         $share = ($value - $ends->lo) / ($ends->hi - $ends->lo);
         $share = $reversed ? 1 - $share : $share;
         $said = sprintf('%g µs is stored for the throttle, %.0f %% of its stick', $value, $share * 100).($reversed ? ' (reversed)' : '');
-        $holdsPosition = self::holdsPosition($rig);
+        $holdsPosition = $rig->holdsPosition();
         if ($holdsPosition && self::isIn($rig, Window::RETURN, $hop, $stored)) {
             return new self(Outcome::ReturnHome, "The return mode is stored; $said.", $share >= self::HOVER_FROM - 1e-9 ? Findings::none() : Findings::of(new Finding(Code::F2, Severity::Fix,
                 sprintf('The return mode is stored, but the throttle at %.0f %%.', $share * 100), found: sprintf('%g µs', $value), expected: '40 to 60 % of the stick, near hover',
@@ -69,17 +69,6 @@ final readonly class StoredValues
             sprintf('The stored throttle is not motor off: %g µs, %.0f %% of the stick.', $value, $share * 100), found: sprintf('%g µs', $value),
             expected: $atCentre ? sprintf('%g µs, the middle', $ends->mid) : sprintf('%g µs, low', $reversed ? $ends->hi : $ends->lo),
             why: 'The motor runs on with nobody in command.', change: $atCentre ? 'Store it again with the throttle stick in the middle.' : 'Store it again with the throttle stick low.')));
-    }
-
-    private static function holdsPosition(RigDocument $rig): bool
-    {
-        foreach ($rig->cards as $card) {
-            if ($card->kind->value === 'controller' && $card->node()->flag('position_hold')) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** Whether the stored values put a window of the controller on. */

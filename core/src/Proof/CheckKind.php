@@ -29,7 +29,7 @@ enum CheckKind: string
             self::Direction => [Dependency::Order, Dependency::ControllerOrder, Dependency::Remap, Dependency::Directions, Dependency::Weights],
             self::Travel => [Dependency::Directions, Dependency::Travel, Dependency::Receiver, Dependency::Controller],
             self::Switches => [Dependency::Channels, Dependency::Switches, Dependency::Windows],
-            self::FailsafeSet => [Dependency::Order, Dependency::ControllerOrder, Dependency::Remap, Dependency::Directions, Dependency::Ends, Dependency::Receiver, Dependency::ReceiverNumber],
+            self::FailsafeSet => [Dependency::Order, Dependency::ControllerOrder, Dependency::Remap, Dependency::Directions, Dependency::Travel, Dependency::Receiver, Dependency::ReceiverNumber],
             self::FailsafeTested => [...self::FailsafeSet->dependsOn(), Dependency::Failsafe, Dependency::Controller, Dependency::Windows, Dependency::Thresholds],
             self::Power => [Dependency::Pack, Dependency::CraftPack, Dependency::Receiver, Dependency::Module, Dependency::Craft],
             self::Antenna => [Dependency::Receiver, Dependency::Module, Dependency::Antenna],

@@ -25,6 +25,7 @@ final readonly class CheckMade
         public ?string $by,
         public string $at,
         public ?string $shows = null,
+        public Cut $cut = Cut::Link,
     ) {
     }
 
@@ -38,6 +39,7 @@ final readonly class CheckMade
             'expected' => $this->expected ?? $this->kind->expected(),
             'observed' => $this->observed,
             'shows' => $this->shows,
+            'cut' => $this->cut === Cut::Link ? null : $this->cut->value,
             'at' => $this->at,
             'by' => $this->by,
             'made_with' => SettingsNow::of($rig)->record($this->kind->dependsOn(), $this->hop ?? 1),

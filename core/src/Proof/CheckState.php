@@ -27,9 +27,9 @@ final readonly class CheckState
     }
 
     /** The latest check of a kind; of a hop, if one is named. */
-    public static function of(RigDocument $rig, CheckKind $kind, ?int $hop = null): self
+    public static function of(RigDocument $rig, CheckKind $kind, ?int $hop = null, Cut $cut = Cut::Link): self
     {
-        $last = self::lastOf($rig, $kind, $hop);
+        $last = self::lastOf($rig, $kind, $hop, $cut);
         if ($last === null) {
             return new self(ProofState::Open);
         }
@@ -44,11 +44,12 @@ final readonly class CheckState
     }
 
     /** The latest check of a kind as it was recorded; null: there is none. */
-    public static function lastOf(RigDocument $rig, CheckKind $kind, ?int $hop = null): ?Node
+    public static function lastOf(RigDocument $rig, CheckKind $kind, ?int $hop = null, Cut $cut = Cut::Link): ?Node
     {
         $last = null;
         foreach ($rig->node()->nodes('checks') as $check) {
-            $last = $check->text('check') === $kind->value && ($hop === null || ($check->intOrNull('hop') ?? 1) === $hop) ? $check : $last;
+            $isIt = $check->text('check') === $kind->value && ($hop === null || ($check->intOrNull('hop') ?? 1) === $hop) && ($check->textOrNull('cut') ?? Cut::Link->value) === $cut->value;
+            $last = $isIt ? $check : $last;
         }
 
         return $last;

@@ -179,7 +179,12 @@ final class ReadinessReview
 
     private function state(CheckKind $kind, ?FailsafeHop $hop): CheckState
     {
-        return $kind === CheckKind::FailsafeSet && $hop !== null ? $this->set($hop) : CheckState::of($this->rig, $kind, $hop?->number);
+        return match (true) {
+            $hop === null => CheckState::of($this->rig, $kind),
+            $kind === CheckKind::FailsafeSet => $this->set($hop),
+            $kind === CheckKind::FailsafeTested => $hop->proof(),
+            default => $this->reviews->bind()->proof($hop->number),
+        };
     }
 
     /** Failsafe is set when a mode this receiver has is recorded, made with the settings as they are, and it comes to no harm. */

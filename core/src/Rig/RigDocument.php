@@ -12,6 +12,7 @@ use Linguator\Core\Document\Node;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\GearCard;
 use Linguator\Core\Gear\Handset;
+use Linguator\Core\Gear\Kind;
 use Linguator\Core\Supply\Pack;
 
 /** One chain set up for one craft, with its settings and what was checked. The document is kept as it came. */
@@ -104,6 +105,18 @@ final class RigDocument
     public function chain(): RigChain
     {
         return $this->chain ??= RigChain::of($this);
+    }
+
+    /** Whether a controller in it holds the craft's position. */
+    public function holdsPosition(): bool
+    {
+        foreach ($this->cards as $card) {
+            if ($card->kind === Kind::Controller && $card->node()->flag('position_hold')) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** What the handset's card says of its scale, trims and switches. */

@@ -14,10 +14,13 @@ use Linguator\Core\Chain\AirJoiner;
 use Linguator\Core\Chain\Joint;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
+use Linguator\Core\Failsafe\FailsafeReview;
+use Linguator\Core\Failsafe\SetBy;
 use Linguator\Core\Gear\Handset;
 use Linguator\Core\Gear\Receiver;
 use Linguator\Core\Proof\CheckKind;
 use Linguator\Core\Proof\CheckState;
+use Linguator\Core\Proof\ProofState;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\SettingNames;
 use Linguator\Core\Steps\Standing;
@@ -76,12 +79,24 @@ final readonly class BindReview
     /** @return list<CheckState> One for each hop. */
     private function proofs(): array
     {
-        return array_map($this->proof(...), array_keys($this->links));
+        return array_map(fn (int $k): CheckState => $this->proof($k + 1), array_keys($this->links));
     }
 
-    private function proof(int $k): CheckState
+    /**
+     * Whether the light was seen to follow, and binding again is not asked for: what a receiver stored while it was bound goes stale with the
+     * settings it was stored with.
+     *
+     * @param  int  $hop  From 1.
+     */
+    public function proof(int $hop): CheckState
     {
-        return CheckState::of($this->rig, CheckKind::Bind, $k + 1);
+        $proof = CheckState::of($this->rig, CheckKind::Bind, $hop);
+        $loss = (new FailsafeReview($this->rig))->hops[$hop - 1] ?? null;
+        $stale = $loss !== null && $loss->setBy() === SetBy::Bind ? $loss->setReasons() : [];
+
+        return $proof->state === ProofState::Holds && $stale !== []
+            ? CheckState::told(ProofState::Stale, $proof->at, $proof->by, $proof->observed, ['the failsafe stored at bind is stale: '.implode(', ', $stale)])
+            : $proof;
     }
 
     private function hop(Joint $joint, int $k): BindHop
@@ -100,7 +115,7 @@ final readonly class BindReview
             $receiver->name,
             $recipe->steps(),
             $recipe->proof(),
-            $this->proof($k),
+            $this->proof($k + 1),
             $next === null ? null : new NextTry($next->variant, $next->channelMode, $next->region, Ladder::DISTANCE_M),
             $this->because($ladder, $attempts),
             array_map(static fn (Rung $rung): RungView => new RungView($rung->combination->variant, $rung->combination->channelMode, $rung->combination->region, round($rung->chance, 4), $rung->combination->minutes), $ladder->rungs),

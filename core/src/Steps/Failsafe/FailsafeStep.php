@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Steps\Failsafe;
 
-use Linguator\Core\Channel\FunctionChannel;
-use Linguator\Core\Channel\Letter;
 use Linguator\Core\Failsafe\FailsafeHop;
 use Linguator\Core\Failsafe\FailsafeMode;
 use Linguator\Core\Failsafe\FailsafeReview;
 use Linguator\Core\Failsafe\Outcome;
 use Linguator\Core\Failsafe\Recovery;
+use Linguator\Core\Failsafe\SafeValue;
+use Linguator\Core\Failsafe\SafeValues;
 use Linguator\Core\Failsafe\SetBy;
 use Linguator\Core\Failsafe\Shown;
-use Linguator\Core\Failsafe\ThrottleChannel;
 use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Severity;
-use Linguator\Core\Quantity\Pulse;
-use Linguator\Core\Rig\ChannelRecord;
+use Linguator\Core\Proof\CheckKind;
+use Linguator\Core\Proof\CheckState;
+use Linguator\Core\Proof\Cut;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\StepKey;
 use Linguator\Core\Steps\Leftover;
@@ -97,8 +97,11 @@ final readonly class FailsafeStep
     private function untested(FailsafeHop $hop): Standing
     {
         $which = count($this->losses->hops) < 2 ? 'the failsafe' : ($hop->next === null ? "the last hop's failsafe" : "the first hop's failsafe");
-        $why = $hop->lastTest() === null ? 'never tested.' : implode(', ', $hop->testReasons()).'.';
-        $note = $hop->isSet() || $hop->ways() === [] ? "Test $which: ".lcfirst($why) : "Set $which, then test it.";
+        $cut = $hop->untestedCut() ?? Cut::Link;
+        $where = $cut === Cut::Lead ? ' with the lead of '.$this->senderName($hop).' pulled' : '';
+        $reasons = $hop->testReasons($cut);
+        $why = $hop->lastTest($cut) === null ? 'never tested.' : ($reasons === [] ? 'the last test failed.' : implode(', ', $reasons).'.');
+        $note = $hop->isSet() || $hop->ways() === [] ? "Test $which$where: $why" : "Set $which, then test it.";
 
         return $hop->isSet() ? Standing::attention($note) : Standing::open($note);
     }
@@ -137,7 +140,7 @@ final readonly class FailsafeStep
             $hop->setReasons(),
             $this->storedChannels($hop),
             $hop->isTested(),
-            $this->test($hop),
+            array_map(fn (Cut $cut): LossTest => $this->test($hop, $cut), $hop->cuts()),
         );
     }
 
@@ -145,13 +148,13 @@ final readonly class FailsafeStep
     private function howTo(FailsafeHop $hop, SetBy $way): string
     {
         $receiver = $hop->receiver()->name;
-        $sticks = 'throttle '.($this->rig->motorOffAtCentre() ? 'in the middle' : 'low').', sticks centred, switches off and neutral';
+        $sticks = SafeValues::of($this->rig, $hop->number)->sentence();
 
         return match ($way) {
-            SetBy::Handset => "In the failsafe menu of {$this->rig->boxes->all[0]->name()}.",
-            SetBy::Button => "Hold the controls as they should be on loss ($sticks), then press the button of $receiver until its light answers.",
+            SetBy::Handset => 'In the failsafe menu of '.($hop->number === 1 ? $this->rig->boxes->all[0]->name() : $this->senderName($hop)).": $sticks.",
+            SetBy::Button => "Hold the controls as they are to be on loss ($sticks), then press the button of $receiver until its light answers.",
             SetBy::Bind => "It is stored while binding: $sticks, and bind again.",
-            SetBy::Module => "Hold the controls as they should be on loss ($sticks), then press the failsafe button of {$this->senderName($hop)}.",
+            SetBy::Module => "Hold the controls as they are to be on loss ($sticks), then press the failsafe button of {$this->senderName($hop)}.",
         };
     }
 
@@ -165,54 +168,38 @@ final readonly class FailsafeStep
     /** @return list<StoredChannel> The channels that matter when values are stored, as this receiver puts them out. */
     private function storedChannels(FailsafeHop $hop): array
     {
-        $throttle = (new ThrottleChannel($this->rig))->throttleAt($hop->number);
-        $position = $this->rig->boxes->receiverAt($hop->number) ?? 0;
-        $channels = [];
-        foreach ($this->rig->functions() ?? [] as $entry) {
-            $at = $entry->function === Letter::Throttle->functionName() ? $throttle : $this->rig->chain()->trace()->forth($entry->channel, $position);
-            $channels[] = new StoredChannel($at ?? $entry->channel, $entry->function, $this->safeUs($entry));
-        }
-        usort($channels, static fn (StoredChannel $a, StoredChannel $b): int => $a->channel <=> $b->channel);
-
-        return $channels;
+        return array_map(static fn (SafeValue $value): StoredChannel => new StoredChannel($value->channel, $value->function, $value->us), SafeValues::of($this->rig, $hop->number)->all);
     }
 
-    /** Motor off, sticks in the middle, switches as they stand at power-up. */
-    private function safeUs(FunctionChannel $entry): float
+    private function test(FailsafeHop $hop, Cut $cut): LossTest
     {
-        $record = new ChannelRecord($this->rig, $entry->channel);
-        $ends = $record->endsOrUsual();
-
-        return match (true) {
-            $entry->function === Letter::Throttle->functionName() && ! $this->rig->motorOffAtCentre() => $record->now()->reversed ? $ends->hi : $ends->lo,
-            $entry->isAuxiliary() => $this->rig->switchOf($entry->function)?->offUs() ?? Pulse::CENTRE_US,
-            default => $ends->mid,
-        };
-    }
-
-    private function test(FailsafeHop $hop): LossTest
-    {
-        $last = $hop->lastTest();
+        $last = $hop->lastTest($cut);
+        $expected = $hop->expected($cut);
+        $harmful = $expected->isHarmful();
 
         return new LossTest(
+            $cut,
             self::SAFETY,
-            $this->whatToDo($hop),
-            $hop->outcome()->sentence(),
+            $this->whatToDo($hop, $cut),
+            $expected === Outcome::Unknown ? $expected->sentence() : $hop->outcome()->sentence(),
             $last?->text('result'),
             $last?->textOrNull('observed'),
             $last?->textOrNull('at'),
             $last?->textOrNull('by'),
-            $hop->testReasons(),
-            ! $hop->bySettings()->isHarmful(),
-            $hop->bySettings() === Outcome::Unknown ? array_map(static fn (Shown $one): ShownChoice => new ShownChoice($one, $one->says()), Shown::cases()) : [],
+            $hop->testReasons($cut),
+            CheckState::of($this->rig, CheckKind::FailsafeTested, $hop->number, $cut)->holds(),
+            ! $harmful,
+            $harmful ? ($hop->isDecidedByNext() ? 'Mend hop 2 first: it decides what is seen here.' : 'Mend it first.') : null,
+            $expected === Outcome::Unknown ? array_map(static fn (Shown $one): ShownChoice => new ShownChoice($one, $one->says()), Shown::cases()) : [],
         );
     }
 
-    private function whatToDo(FailsafeHop $hop): string
+    private function whatToDo(FailsafeHop $hop, Cut $cut): string
     {
         $handset = $this->rig->boxes->all[0]->name();
 
         return match (true) {
+            $cut === Cut::Lead => "Throttle up a little, leave $handset on, pull the lead of {$this->senderName($hop)}, watch the craft.",
             $hop->next !== null => "Throttle up a little, switch $handset off, watch the craft beyond the relay.",
             count($this->losses->hops) > 1 => "Throttle up a little, pull the power of {$this->senderName($hop)}, watch the craft.",
             default => "Throttle up a little, switch $handset off, watch the craft.",

@@ -22,6 +22,7 @@ final readonly class LossHop
      * @param  list<float|null>|null  $storedUs  By channel as this receiver puts it out.
      * @param  list<string>  $stale  Why what was set holds no longer.
      * @param  list<StoredChannel>  $storedChannels
+     * @param  non-empty-list<LossTest>  $tests  One for every place where the link can be lost.
      */
     public function __construct(
         public int $hop,
@@ -44,7 +45,7 @@ final readonly class LossHop
         public array $stale,
         public array $storedChannels,
         public bool $tested,
-        public LossTest $test,
+        public array $tests,
     ) {
     }
 }

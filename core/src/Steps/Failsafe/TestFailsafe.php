@@ -11,6 +11,7 @@ use Linguator\Core\Failsafe\Outcome;
 use Linguator\Core\Failsafe\Shown;
 use Linguator\Core\Proof\CheckKind;
 use Linguator\Core\Proof\CheckMade;
+use Linguator\Core\Proof\Cut;
 use Linguator\Core\Proof\Witness;
 use Linguator\Core\Rig\Deed;
 use Linguator\Core\Rig\EntryKind;
@@ -27,23 +28,27 @@ final readonly class TestFailsafe implements Intent
      * @param  string  $observed  Empty: not said.
      * @param  string  $source  What shows it, where that is not somebody's eyes: ", by the capture cut.csv".
      */
-    public function __construct(private int $hop, private bool $passed, private string $observed = '', private string $by = '', private string $source = '', private ?Shown $shows = null)
+    public function __construct(private int $hop, private bool $passed, private string $observed = '', private string $by = '', private string $source = '', private ?Shown $shows = null, private Cut $cut = Cut::Link)
     {
     }
 
     public static function read(Node $told): self
     {
-        return new self($told->int('hop'), $told->flag('passed'), trim($told->textOrNull('observed') ?? ''), trim($told->textOrNull('by') ?? ''), shows: Shown::tryFrom($told->textOrNull('shows') ?? ''));
+        return new self($told->int('hop'), $told->flag('passed'), trim($told->textOrNull('observed') ?? ''), trim($told->textOrNull('by') ?? ''), shows: Shown::tryFrom($told->textOrNull('shows') ?? ''), cut: Cut::from($told->textOrNull('cut') ?? Cut::Link->value));
     }
 
     public function on(RigDocument $rig, Occasion $occasion): Deed
     {
-        $expected = (new FailsafeReview($rig))->hop($this->hop)->bySettings();
+        $hop = (new FailsafeReview($rig))->hop($this->hop);
+        if (! in_array($this->cut, $hop->cuts(), true)) {
+            throw DocumentError::at('cut', 'There is no lead to pull on this hop.', 'not_possible');
+        }
+        $expected = $hop->expected($this->cut);
         $passed = $this->hasPassed($expected);
         $observed = $this->observed === '' ? $this->shows?->says() ?? '' : $this->observed;
         Witness::mustHaveSeen($observed, $this->by);
-        $check = new CheckMade(CheckKind::FailsafeTested, $this->hop, $passed, $expected->sentence(), $observed, $this->by, $occasion->at, $this->shows?->value);
-        $sentence = "Failsafe of hop $this->hop tested, ".($passed ? 'passed' : 'failed').$this->source.": $observed";
+        $check = new CheckMade(CheckKind::FailsafeTested, $this->hop, $passed, $expected->sentence(), $observed, $this->by, $occasion->at, $this->shows?->value, $this->cut);
+        $sentence = "Failsafe of hop $this->hop tested".($this->cut === Cut::Lead ? ' with its lead pulled, ' : ', ').($passed ? 'passed' : 'failed').$this->source.": $observed";
 
         return new Deed($check->on($rig), $sentence, EntryKind::Test);
     }

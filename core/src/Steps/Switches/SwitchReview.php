@@ -7,6 +7,8 @@ namespace Linguator\Core\Steps\Switches;
 use Linguator\Core\Channel\ChannelOrder;
 use Linguator\Core\Channel\Letter;
 use Linguator\Core\Failsafe\FailsafeMode;
+use Linguator\Core\Failsafe\FailsafeReview;
+use Linguator\Core\Failsafe\Outcome;
 use Linguator\Core\Failsafe\StoredUs;
 use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Findings;
@@ -200,9 +202,13 @@ final readonly class SwitchReview
         );
     }
 
-    /** What the last hop that stores values has for this channel, µs. */
+    /** What the last hop that stores values has for this channel, µs; null also where the craft comes home on it, and must stay armed. */
     private function storedFailsafe(int $channel): ?float
     {
+        $last = array_slice((new FailsafeReview($this->rig))->hops, -1)[0] ?? null;
+        if ($last?->bySettings() === Outcome::ReturnHome) {
+            return null;
+        }
         $stored = null;
         foreach ($this->rig->settings()->nodes('failsafe') as $hop) {
             if ($hop->textOrNull('mode') === FailsafeMode::Stored->value) {

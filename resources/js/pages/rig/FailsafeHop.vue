@@ -3,11 +3,11 @@ import { computed, reactive, ref, watch } from 'vue'
 import type { FailsafeHopView, RigData, Told } from '@/api/rigs'
 import PulseField from '@/components/PulseField.vue'
 import StateMark from '@/components/StateMark.vue'
-import { age, day } from '@/lib/dates'
+import { day } from '@/lib/dates'
 import type { RigHandle } from '@/composables/useRig'
 import { useUnits } from '@/composables/useUnits'
 import FindingLine from '@/components/FindingLine.vue'
-import ProofForm from './ProofForm.vue'
+import LossTest from './LossTest.vue'
 
 export interface FailsafeHopProps {
   hop: FailsafeHopView
@@ -32,7 +32,6 @@ function open(): void {
 
 const how = computed(() => props.hop.ways.find((way) => way.way === choice.way)?.says ?? '')
 const outcomeFindings = computed(() => props.hop.findings.filter((finding) => !['F6', 'F7', 'F8'].includes(finding.code)))
-const untested = computed(() => props.hop.findings.find((finding) => ['F6', 'F7'].includes(finding.code)))
 
 function safe(): void {
   for (const entry of props.hop.stored_channels) stored[entry.channel] = entry.safe_us
@@ -48,15 +47,6 @@ async function set(): Promise<void> {
     ...(choice.mode === 'stored' ? { stored_us: Array.from(values, (value) => value ?? null) } : {}),
   }
   if (await props.handle.intend('set-failsafe', body)) isSetting.value = false
-}
-
-/** Where nobody can know beforehand, what is seen is the answer. */
-const shows = ref('')
-async function tested(passed: boolean, observed: string, by: string): Promise<boolean> {
-  const answer = shows.value === '' ? {} : { shows: shows.value as NonNullable<Told<'test-failsafe'>['shows']> }
-  const isKept = await props.handle.prove('test-failsafe', { hop: props.hop.hop, passed, observed, by, ...answer })
-  if (isKept) shows.value = ''
-  return isKept
 }
 </script>
 
@@ -125,43 +115,7 @@ async function tested(passed: boolean, observed: string, by: string): Promise<bo
       >
     </p>
 
-    <div class="test">
-      <h3>Test it</h3>
-      <p v-if="hop.tested" class="band calm">
-        Tested {{ day(hop.test.at) }} ({{ age(hop.test.at) }})<template v-if="hop.test.by"> by {{ hop.test.by }}</template
-        >: {{ hop.test.observed }}.
-      </p>
-      <p v-else-if="untested" class="band">{{ untested.message }}</p>
-      <p class="safety">{{ hop.test.safety }}</p>
-      <ol>
-        <li>{{ hop.test.do }}</li>
-        <li>
-          <template v-if="hop.test.choices.length > 0">Nobody can say beforehand what it does: say below what you saw.</template>
-          <template v-else-if="!hop.test.may_pass"
-            >Mend it first: as it is, this would be seen: <b>{{ hop.test.see }}</b></template
-          >
-          <template v-else
-            >Must be seen: <b>{{ hop.test.see }}</b></template
-          >
-        </li>
-        <li>{{ rig.review.failsafe.recovery }}</li>
-      </ol>
-      <fieldset v-if="hop.test.choices.length > 0">
-        <legend>What did it do?</legend>
-        <label v-for="one in hop.test.choices" :key="one.shows"
-          ><input v-model="shows" type="radio" :name="`shows-${hop.hop}`" :value="one.shows" /> {{ one.says }}</label
-        >
-      </fieldset>
-      <ProofForm
-        :title="`Failsafe test of hop ${hop.hop}`"
-        :place="`${rig.slug}/failsafe/${hop.hop}`"
-        :seen="hop.test.choices.length > 0 ? 'may' : 'must'"
-        :passes="hop.test.choices.length > 0 ? 'Write it down' : 'As expected'"
-        :fails="hop.test.choices.length > 0 ? '' : 'Not as expected'"
-        :may-pass="hop.test.choices.length > 0 ? shows !== '' : hop.test.may_pass"
-        :save="tested"
-      />
-    </div>
+    <LossTest v-for="test in hop.tests" :key="test.cut" :hop="hop" :test="test" :rig="rig" :handle="handle" />
   </section>
 </template>
 
@@ -227,22 +181,6 @@ fieldset label {
 }
 .how {
   margin: 0.4rem 0;
-}
-.test {
-  margin-top: 0.9rem;
-  border-top: 1px solid var(--line);
-  padding-top: 0.7rem;
-}
-.safety {
-  font-weight: 600;
-  margin-top: 0.5rem;
-}
-ol {
-  padding-left: 1.3rem;
-  margin: 0.3rem 0;
-}
-li {
-  padding: 0.15rem 0;
 }
 .row {
   display: flex;

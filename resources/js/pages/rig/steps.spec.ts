@@ -1,6 +1,6 @@
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import type { BindHopView, FailsafeHopView, RigData, RigReview } from '@/api/rigs'
+import type { BindHopView, FailsafeHopView, LossTestView, RigData, RigReview } from '@/api/rigs'
 import { CHOICES, fakeHandle, part, reviewOf, rigOf } from '@/testing/bench'
 import BindHop from './BindHop.vue'
 import CheckOutStep from './CheckOutStep.vue'
@@ -145,6 +145,7 @@ describe('the seconds left to bind', () => {
 })
 
 describe('what happens when the link is lost', () => {
+  const testOf = () => lossOf(dunlin()).tests[0] as LossTestView
   const shown = (change: Partial<FailsafeHopView> = {}, name = 'rig-dunlin') => {
     const bench = fakeHandle()
     const rig = rigOf(name)
@@ -180,30 +181,29 @@ describe('what happens when the link is lost', () => {
     await button(page, 'Set it').trigger('click')
     await page.findAll('input[name="mode-1"]')[1]?.setValue(true)
     const values = page.findAll('.values input')
-    expect(values.map((one) => (one.element as HTMLInputElement).value)).toEqual(['1500', '1500', '1085', '1518', '988', '988', '988'])
-    await values[5]?.setValue('2012')
+    expect(values.map((one) => (one.element as HTMLInputElement).value)).toEqual(['1500', '1500', '1548.5', '1518', '2012', '2012', '988'])
+    await values[5]?.setValue('1990')
     await values[5]?.trigger('change')
     await values[5]?.trigger('blur')
     await page.find('form').trigger('submit')
-    expect(meant[0]).toEqual(['set-failsafe', { hop: 1, mode: 'stored', set_by: 'handset', stored_us: [1500, 1500, 1085, 1518, 988, 2012, 988] }])
+    expect(meant[0]).toEqual(['set-failsafe', { hop: 1, mode: 'stored', set_by: 'handset', stored_us: [1500, 1500, 1548.5, 1518, 2012, 1990, 988] }])
     answer(false)
     await flushPromises()
     expect(page.find('form').exists()).toBe(true)
     await button(page, 'as recommended').trigger('click')
-    expect((page.findAll('.values input')[5]?.element as HTMLInputElement).value).toBe('988')
+    expect((page.findAll('.values input')[5]?.element as HTMLInputElement).value).toBe('2012')
   })
 
   it('is not tested as sound while the motor would run', async () => {
-    const test = lossOf(dunlin()).test
     const fill = async (one: ReturnType<typeof shown>['page']) => {
       await one.find('[aria-label="Failsafe test of hop 1: what was seen"]').setValue('motor stopped')
       await one.find('[aria-label="Failsafe test of hop 1: seen by"]').setValue('Wren')
     }
-    const page = shown({ test: { ...test, may_pass: false } }).page
+    const page = shown({ tests: [{ ...testOf(), may_pass: false, mend_first: 'Mend it first.' }] }).page
     await fill(page)
     expect(button(page, 'As expected').attributes('disabled')).toBe('')
     expect(button(page, 'Not as expected').attributes('disabled')).toBeUndefined()
-    expect(page.text()).toContain('Mend it first: as it is, this would be seen:')
+    expect(page.text()).toContain('Mend it first. As it is, this would be seen:')
     const sound = shown().page
     await fill(sound)
     expect(button(sound, 'As expected').attributes('disabled')).toBeUndefined()
@@ -211,15 +211,14 @@ describe('what happens when the link is lost', () => {
   })
 
   it('is told as it was seen where nobody can know beforehand', async () => {
-    const test = lossOf(dunlin()).test
     const choices = [
       { shows: 'motor_stops' as const, says: 'the motor stopped' },
       { shows: 'holds' as const, says: 'it went on as before' },
     ]
-    const { page, meant } = shown({ test: { ...test, choices } })
+    const { page, meant } = shown({ tests: [{ ...testOf(), choices }] })
     expect(page.text()).toContain('Nobody can say beforehand what it does')
     expect(button(page, 'Write it down').attributes('disabled')).toBe('')
-    await page.findAll('input[name="shows-1"]')[1]?.setValue(true)
+    await page.findAll('input[name="shows-1-link"]')[1]?.setValue(true)
     expect(button(page, 'Write it down').attributes('disabled')).toBe('')
     await page.find('[aria-label="Failsafe test of hop 1: seen by"]').setValue('Wren')
     await button(page, 'Write it down').trigger('click')
@@ -246,6 +245,20 @@ describe('what happens when the link is lost', () => {
     // A reload loses nothing either.
     page.unmount()
     expect((shown().page.find('[aria-label="Failsafe test of hop 1: what was seen"]').element as HTMLInputElement).value).toBe('motor ran on')
+  })
+
+  it('is tested a second time where a lead can come off, and tells that this is what was done', async () => {
+    const lead = {
+      ...testOf(),
+      cut: 'lead' as const,
+      do: 'Throttle up a little, leave Ostrel 9 on, pull the lead of Longshore 868, watch the craft.',
+    }
+    const { page, meant } = shown({ tests: [testOf(), lead] })
+    expect(page.findAll('.test h3').map((one) => one.text())).toEqual(['Test it', 'Test it with the lead pulled'])
+    await page.find('[aria-label="Lead test of hop 1: what was seen"]').setValue('it landed')
+    await page.find('[aria-label="Lead test of hop 1: seen by"]').setValue('Wren')
+    await page.find('[aria-label="Lead test of hop 1: As expected"]').trigger('click')
+    expect(meant).toEqual([['test-failsafe', { hop: 1, passed: true, observed: 'it landed', by: 'Wren', cut: 'lead' }]])
   })
 
   it('lists every hop of a relay by its number', () => {
