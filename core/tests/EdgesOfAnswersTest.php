@@ -184,7 +184,7 @@ it('reads a byte that the wire idles out of, and begins none at a glitch', funct
 it('says of a relay which link is lost and what is then to be watched', function () {
     $review = DemoRigs::review(DemoRigs::get('oystercatcher'))['failsafe'];
     foreach ($review['hops'] as $hop) {
-        expect($hop['test']['do'])->not->toBe('')->and($hop['test']['see'])->not->toBe('')->and($hop['test']['safety'])->toContain('clear');
+        expect($hop['tests'][0]['do'])->not->toBe('')->and($hop['tests'][0]['see'])->not->toBe('')->and($hop['tests'][0]['safety'])->toContain('clear');
     }
 });
 

@@ -72,6 +72,7 @@ final class IntentExamples
         ['oystercatcher', 'test-failsafe', ['hop' => 2, 'passed' => true, 'observed' => 'all stopped', 'by' => 'Wren'], 'Failsafe of hop 2 tested, passed: all stopped', 'name', 'Oystercatcher'],
         ['avocet', 'make-check', ['check' => 'range', 'passed' => false, 'observed' => 'rudder twitched', 'by' => 'Wren'], 'Range check checked, failed: rudder twitched', 'checks.last.result', 'fail'],
         ['avocet', 'sign-off', ['by' => ' Wren ', 'note' => 'calm'], 'Signed off by Wren', 'sign_offs.1.note', 'calm'],
+        ['dunlin', 'set-target', ['channel' => 3, 'lo' => 1100, 'mid' => 1500, 'hi' => 1900], 'Throttle aimed at 1100 / 1500 / 1900 µs', 'settings.targets.3', [1100, 1500, 1900]],
         ['dunlin', 'leave-as-is', ['what' => 'travel/3', 'reason' => 'no reading here', 'by' => 'Wren'], 'Left as it is by Wren: Throttle is 85 µs off; the settings that mend it are computed (no reading here)', 'settings.left.travel/3.reason', 'no reading here'],
         ['avocet', 'tell-indoors', ['indoors' => true], 'It stays within one room: no range check', 'craft.indoors', true],
         ['avocet', 'write-note', ['text' => ' the pack was cold '], 'the pack was cold', 'name', 'Avocet'],

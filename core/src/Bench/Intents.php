@@ -52,6 +52,7 @@ use Linguator\Core\Steps\Travel\ChooseSchool;
 use Linguator\Core\Steps\Travel\CopySettings;
 use Linguator\Core\Steps\Travel\KeepReading;
 use Linguator\Core\Steps\Travel\ReverseChannel;
+use Linguator\Core\Steps\Travel\SetTarget;
 use Linguator\Core\Steps\Travel\SetThresholds;
 use Linguator\Core\Steps\Travel\TakeSettings;
 use Linguator\Core\Steps\Travel\TellSubtrimModel;
@@ -97,6 +98,7 @@ final readonly class Intents
         'tell-subtrim-model' => TellSubtrimModel::class,
         'choose-school' => ChooseSchool::class,
         'choose-centring' => ChooseCentring::class,
+        'set-target' => SetTarget::class,
         'set-thresholds' => SetThresholds::class,
         'assign-switch' => AssignSwitch::class,
         'set-switch' => SetSwitch::class,

@@ -141,7 +141,7 @@ final class RigDocument
     {
         $entries = $this->settings()->nodes('switches');
 
-        return $this->switches ??= array_map(fn (Node $entry, int $position): SwitchSetting => new SwitchSetting($entry, $position, $this->handset()), $entries, array_keys($entries));
+        return $this->switches ??= array_map(fn (Node $entry, int $position): SwitchSetting => new SwitchSetting($entry, $position, $this->handset(), (new ChannelRecord($this, $entry->int('channel')))->now()), $entries, array_keys($entries));
     }
 
     public function switchOf(string $function): ?SwitchSetting

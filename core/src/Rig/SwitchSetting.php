@@ -8,6 +8,8 @@ use Linguator\Core\Document\Node;
 use Linguator\Core\Gear\HandsetSwitch;
 use Linguator\Core\Quantity\Scale;
 use Linguator\Core\Switching\SwitchLevels;
+use Linguator\Core\Travel\ChannelSettings;
+use Linguator\Core\Travel\Gimbal;
 
 /** A function on a switch, slider or knob of the handset, as a rig has it set; and the one answer to what its positions send. */
 final readonly class SwitchSetting
@@ -41,8 +43,11 @@ final readonly class SwitchSetting
     /** @var list<float>|null What was read, µs by position. */
     public ?array $measured;
 
-    /** @param  int  $position  Its place in the rig's list, from 0. */
-    public function __construct(private Node $entry, public int $position, private HandsetTraits $handset)
+    /**
+     * @param  int  $position  Its place in the rig's list, from 0.
+     * @param  ChannelSettings  $channelSet  What is set for its channel.
+     */
+    public function __construct(private Node $entry, public int $position, private HandsetTraits $handset, private ChannelSettings $channelSet)
     {
         $this->function = $entry->text('function');
         $this->channel = $entry->int('channel');
@@ -66,13 +71,16 @@ final readonly class SwitchSetting
         return $this->handset->scale();
     }
 
+    /** As read; else computed, and sent through ends, sub-trim and direction of the channel as a stick is. */
     public function levels(): SwitchLevels
     {
         if ($this->measured !== null && $this->measured !== []) {
             return SwitchLevels::measured($this->handset->scale(), $this->measured);
         }
 
-        return SwitchLevels::of($this->handset->scale(), $this->handset->maxPct(), $this->positions(), $this->weight, $this->offset, $this->curve);
+        $levels = SwitchLevels::of($this->handset->scale(), $this->handset->maxPct(), $this->positions(), $this->weight, $this->offset, $this->curve);
+
+        return $levels->through(fn (float $share): float => Gimbal::nominal($this->handset->travel(), $this->handset->scale())->at($this->channelSet, $share));
     }
 
     /** What it sends in its power-up position, µs. */

@@ -34,6 +34,23 @@ final readonly class StickCurve
         return Steps::clean($scale->us($this->at(1.0) * 100) - $scale->centre);
     }
 
+    /**
+     * The same through the ends of a channel: each side of the middle has a throw of its own.
+     *
+     * @param  \Closure(float): float  $us  µs for a share of the stick's way, −1 to 1.
+     * @return list<CurvePoint>
+     */
+    public function pointsThrough(\Closure $us): array
+    {
+        $points = [];
+        for ($k = -self::HALF; $k <= self::HALF; $k++) {
+            $share = $this->at($k / self::HALF);
+            $points[] = new CurvePoint($k * 100.0 / self::HALF, Steps::clean($share * 100), Steps::clean($us($share)));
+        }
+
+        return $points;
+    }
+
     /** @return list<CurvePoint> */
     public function points(Scale $scale): array
     {

@@ -31,6 +31,16 @@ final readonly class SwitchLevels
         return new self($levels);
     }
 
+    /**
+     * The same percent, with what a channel makes of them.
+     *
+     * @param  \Closure(float): float  $us  µs for a share of the way, −1 to 1.
+     */
+    public function through(\Closure $us): self
+    {
+        return new self(array_map(static fn (SwitchLevel $level): SwitchLevel => new SwitchLevel($level->position, $level->pct, Steps::clean($us($level->pct / 100))), $this->levels));
+    }
+
     /** @param  non-empty-list<float>  $us Levels that were read, by position. */
     public static function measured(Scale $scale, array $us): self
     {

@@ -65,6 +65,24 @@ final readonly class Gimbal
         return Reading::predicted($ends - $low, $this->centre + $shift, $ends + $high);
     }
 
+    /**
+     * What a control in between makes of it, µs: a stick, a switch or a knob at this share of its way.
+     *
+     * @param  float  $share  −1 at its low end, 1 at its high end; beyond where the handset lets it.
+     */
+    public function at(ChannelSettings $set, float $share): float
+    {
+        $share = $set->reversed ? -$share : $share;
+        if ($this->handset->model === SubtrimModel::Before) {
+            $share += $set->subtrim / 100;
+
+            return $this->centre + $share * ($share < 0 ? $this->lowSide * $set->loPct : $this->highSide * $set->hiPct) / 100;
+        }
+        $ends = $this->predict($set);
+
+        return $ends->mid + $share * ($share < 0 ? $ends->mid - $ends->lo : $ends->hi - $ends->mid);
+    }
+
     /** The sub-trim that brings the middle where it is wanted, not yet rounded. */
     public function subtrimFor(Reading $target): float
     {

@@ -29,6 +29,23 @@ final readonly class Reading
         return new self($lo, $mid, $hi);
     }
 
+    /**
+     * One whose values fall where the stick rises, put in order.
+     *
+     * @throws DocumentError at `mid` or `hi`, unless lo > mid > hi.
+     */
+    public static function falling(float $lo, float $mid, float $hi): self
+    {
+        if ($mid >= $lo) {
+            throw DocumentError::at('mid', "Found $mid µs in the middle and $lo µs at the low end; expected them to fall, as of a reversed stick.", 'upside_down');
+        }
+        if ($hi >= $mid) {
+            throw DocumentError::at('hi', "Found $hi µs at the high end and $mid µs in the middle; expected them to fall, as of a reversed stick.", 'upside_down');
+        }
+
+        return new self($hi, $mid, $lo);
+    }
+
     /** What a channel usually sends. */
     public static function usual(): self
     {

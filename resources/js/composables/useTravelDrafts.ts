@@ -6,7 +6,7 @@ import { type Cell, SIDES, type Side } from '@/lib/paste'
 import type { RigHandle } from './useRig'
 
 export type Draft = Partial<Record<Side, number | null>>
-type Problems = Record<string, { message: string; path: string }>
+type Problems = Record<string, { message: string; path: string; is_reversed: boolean }>
 
 const WAIT_MS = 40
 
@@ -141,5 +141,15 @@ export function useTravelDrafts(rig: () => RigData, handle: RigHandle) {
     await judge()
   }
 
-  return { view, problems, failed, valueOf, type, put, enter, leave, settle }
+  /** Values that fall where the stick rises are those of a reversed stick: told as they were read. */
+  async function fell(row: TravelRowView): Promise<void> {
+    const values = whole(row)
+    if (!values || !(await handle.intend('keep-reading', { channel: row.channel, ...values, reversed: true }))) return
+    const now = whole(row)
+    if (now === null || SIDES.every((side) => now[side] === values[side])) Reflect.deleteProperty(drafts, row.channel)
+    store()
+    await judge()
+  }
+
+  return { view, problems, failed, valueOf, type, put, enter, leave, settle, fell }
 }

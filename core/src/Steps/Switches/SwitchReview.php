@@ -13,6 +13,7 @@ use Linguator\Core\Failsafe\StoredUs;
 use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
+use Linguator\Core\Quantity\Steps;
 use Linguator\Core\Rig\ChannelRecord;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\StepKey;
@@ -26,6 +27,7 @@ use Linguator\Core\Switching\StickCurve;
 use Linguator\Core\Switching\Window;
 use Linguator\Core\Switching\WindowCheck;
 use Linguator\Core\Switching\WindowRange;
+use Linguator\Core\Travel\Gimbal;
 
 /** Switches, the channels they ride on, the windows the controller has for them, and rates and expo of the sticks. */
 final readonly class SwitchReview
@@ -230,12 +232,28 @@ final readonly class SwitchReview
 
     private function rate(int $channel, string $function): RateRow
     {
-        $node = (new ChannelRecord($this->rig, $channel))->node();
-        $scale = $this->rig->handset()->scale();
+        $record = new ChannelRecord($this->rig, $channel);
+        $node = $record->node();
+        $us = $this->sends($record);
         [$rate, $low, $expo] = [$node->number('rate_pct', 100.0), $node->numberOrNull('low_rate_pct'), $node->number('expo_pct', 0.0)];
         $curve = new StickCurve($rate / 100, $expo / 100);
         $lowCurve = $low === null ? null : new StickCurve($low / 100, $expo / 100);
+        $throw = static fn (StickCurve $of): ThrowUs => new ThrowUs(Steps::clean(round($us(0.0) - $us($of->at(-1.0)), 1)), Steps::clean(round($us($of->at(1.0)) - $us(0.0), 1)));
 
-        return new RateRow($channel, $function, $rate, $low, $expo, $curve->throwUs($scale), $lowCurve?->throwUs($scale), $curve->centreGain(), $curve->points($scale), $lowCurve?->points($scale));
+        return new RateRow($channel, $function, $rate, $low, $expo, $throw($curve), $lowCurve === null ? null : $throw($lowCurve), $curve->centreGain(), $curve->pointsThrough($us), $lowCurve?->pointsThrough($us));
+    }
+
+    /** @return \Closure(float): float What the channel sends with the ends in force, µs for a share of the stick's way: as read, else as set. */
+    private function sends(ChannelRecord $record): \Closure
+    {
+        $ends = $record->ends();
+        if ($ends !== null) {
+            return static fn (float $share): float => $ends->mid + $share * ($share < 0 ? $ends->mid - $ends->lo : $ends->hi - $ends->mid);
+        }
+        $handset = $this->rig->handset();
+        // Which way round it goes changes nothing of how far.
+        $set = $record->now()->reversed ? $record->now()->reversed() : $record->now();
+
+        return static fn (float $share): float => Gimbal::nominal($handset->travel(), $handset->scale())->at($set, $share);
     }
 }

@@ -23,14 +23,18 @@ final readonly class KeepReading implements Intent
      * @param  float|null  $noiseUs  Standard deviation at rest, µs.
      * @param  string  $source  Where it was read; empty: not said.
      * @param  string|null  $capture  The name of the capture it was read from.
+     * @param  bool  $isReversed  Its values fell where the stick rose; the reading has them in order.
      */
-    public function __construct(private int $channel, private Reading $reading, private ?float $noiseUs = null, private string $source = '', private ?string $capture = null)
+    public function __construct(private int $channel, private Reading $reading, private ?float $noiseUs = null, private string $source = '', private ?string $capture = null, private bool $isReversed = false)
     {
     }
 
     public static function read(Node $told): self
     {
-        return new self($told->int('channel'), Reading::fromNode($told, ''), $told->numberOrNull('noise_us'), $told->textOrNull('source') ?? '');
+        $isReversed = $told->flag('reversed');
+        $reading = $isReversed ? Reading::falling($told->number('lo'), $told->number('mid'), $told->number('hi')) : Reading::fromNode($told, '');
+
+        return new self($told->int('channel'), $reading, $told->numberOrNull('noise_us'), $told->textOrNull('source') ?? '', isReversed: $isReversed);
     }
 
     public function on(RigDocument $rig, Occasion $occasion): Deed
@@ -43,11 +47,13 @@ final readonly class KeepReading implements Intent
             'at' => $occasion->at, 'channel' => $this->channel, 'lo_us' => $reading->lo, 'mid_us' => $reading->mid, 'hi_us' => $reading->hi,
             'noise_us' => $this->noiseUs, 'source' => $this->source, 'settings' => (object) Plain::object((new ChannelRecord($rig, $this->channel))->now()),
         ], static fn (mixed $value): bool => $value !== null && $value !== '');
-        $patch = ChannelItems::of($rig)->put($this->channel, ['ends_us' => $reading->values()])->patch()->adding('measurements', [$measurement]);
+        // One that is set as reversed and reads so is as it should be; one that is not is to be turned round.
+        $turns = $this->isReversed && ! (new ChannelRecord($rig, $this->channel))->now()->reversed;
+        $patch = ChannelItems::of($rig)->put($this->channel, ['ends_us' => $reading->values(), ...($turns ? ['reversed' => true] : [])])->patch()->adding('measurements', [$measurement]);
 
         $values = sprintf('%g / %g / %g µs', $reading->lo, $reading->mid, $reading->hi);
         $sentence = $this->capture === null ? "Channel $this->channel read: $values" : "Read from the capture $this->capture: channel $this->channel $values";
 
-        return new Deed($patch, $sentence, EntryKind::Measurement);
+        return new Deed($patch, $sentence.($turns ? ', falling: reversed in the handset' : ''), EntryKind::Measurement);
     }
 }

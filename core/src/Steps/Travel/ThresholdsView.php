@@ -9,12 +9,14 @@ use Linguator\Core\Finding\Findings;
 /** What a controller takes for low, high and still, as it is set and as it should be. µs. */
 final readonly class ThresholdsView
 {
+    /** @param  string|null  $waitsFor  Why nothing is suggested yet. */
     public function __construct(
         public string $controller,
         public ?float $low,
         public ?float $high,
         public ?float $deadband,
         public ThresholdSettings $suggested,
+        public ?string $waitsFor,
         public bool $arms,
         public Findings $findings,
     ) {

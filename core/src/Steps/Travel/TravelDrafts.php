@@ -33,7 +33,13 @@ final readonly class TravelDrafts
         foreach (get_object_vars($drafts) as $channel => $draft) {
             try {
                 $values = $draft instanceof \stdClass ? $draft : new \stdClass;
-                $reading = Reading::of(self::number($values, 'lo'), self::number($values, 'mid'), self::number($values, 'hi'));
+                [$lo, $mid, $hi] = [self::number($values, 'lo'), self::number($values, 'mid'), self::number($values, 'hi')];
+                if ($lo > $mid && $mid > $hi) {
+                    $problems[(int) $channel] = self::reversed($rig, (int) $channel);
+
+                    continue;
+                }
+                $reading = Reading::of($lo, $mid, $hi);
                 $sound[(int) $channel] = new Draft(new ReadingTaken($reading, (new ChannelRecord($rig, (int) $channel))->now()), ($values->reverse ?? false) === true);
             } catch (DocumentError $error) {
                 $problems[(int) $channel] = new DraftProblem($error->getMessage(), "drafts.$channel.{$error->path}");
@@ -59,6 +65,17 @@ final readonly class TravelDrafts
         }
 
         return new self($sound, []);
+    }
+
+    private static function reversed(RigDocument $rig, int $channel): DraftProblem
+    {
+        $isSet = (new ChannelRecord($rig, $channel))->now()->reversed;
+
+        return new DraftProblem(
+            'These values fall where the stick rises: the channel is reversed'.($isSet ? ', as it is set.' : '. If that is what you read, it is to be turned round in the handset.'),
+            "drafts.$channel.lo",
+            true,
+        );
     }
 
     private static function number(\stdClass $values, string $key): float

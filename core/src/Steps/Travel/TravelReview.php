@@ -9,6 +9,7 @@ use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
+use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\StepKey;
 use Linguator\Core\Steps\Handset\HandsetReview;
@@ -43,6 +44,21 @@ final readonly class TravelReview
         return $this->rows !== [] && array_filter($this->rows, static fn (TravelRow $row): bool => $row->state() !== TravelState::Confirmed) === [];
     }
 
+    /**
+     * Sticks that could take the settings of this one over: on the same gimbals, and not read yet.
+     *
+     * @return list<int>
+     */
+    public function copiesTo(TravelRow $from): array
+    {
+        if ($from->last() === null || ! in_array($from->state(), [TravelState::Set, TravelState::Confirmed], true)) {
+            return [];
+        }
+        $others = array_filter($this->rows, static fn (TravelRow $row): bool => $row->channel !== $from->channel && $row->last() === null && Letter::ofFunction($row->function) !== null);
+
+        return array_values(array_map(static fn (TravelRow $row): int => $row->channel, $others));
+    }
+
     public function row(int $channel): ?TravelRow
     {
         foreach ($this->rows as $row) {
@@ -72,7 +88,7 @@ final readonly class TravelReview
         $model = $this->rig->handset()->model();
 
         return new TravelView(
-            array_map(static fn (TravelRow $row): TravelRowView => $row->shown(), $this->rows),
+            array_map(fn (TravelRow $row): TravelRowView => $row->shown($this->copiesTo($row)), $this->rows),
             $model,
             $model === null
                 ? 'How the sub-trim works is not on the card; it is taken to shift everything. A second reading at other settings tells.'
@@ -103,7 +119,8 @@ final readonly class TravelReview
             $set->low,
             $set->high,
             $set->deadband,
-            new ThresholdSettings($judge->suggestedLow(), $judge->suggestedHigh(), $judge->suggestedDeadband()),
+            $this->suggested($judge),
+            $this->isThrottleConfirmed() ? null : 'Suggested once the throttle is read where it is to stay: its ends are about to change.',
             $judge->arms(),
             $this->thresholdFindings(),
         );
@@ -124,6 +141,32 @@ final readonly class TravelReview
         $isMore = array_filter($open, static fn (Leftover $leftover): bool => $leftover->state === StepState::Attention) !== [];
 
         return $isMore || count($unread) < 2 || count($open) < count($unread) ? null : Standing::open('Read each stick at both ends and at rest.');
+    }
+
+    private function isThrottleConfirmed(): bool
+    {
+        foreach ($this->rows as $row) {
+            if ($row->function === Letter::Throttle->functionName()) {
+                return $row->state() === TravelState::Confirmed;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whole µs, from a throttle that stays as it is; the dead band never below what a stick at rest needs. Null: not to be said yet. */
+    private function suggested(Thresholds $judge): ThresholdSettings
+    {
+        $isKnown = $this->isThrottleConfirmed();
+        $resting = array_filter($this->rows, fn (TravelRow $row): bool => $this->context->centres($row->function));
+        $isAtRest = array_filter($resting, static fn (TravelRow $row): bool => $row->state() !== TravelState::Confirmed) === [];
+        $needed = max([0.0, ...array_values(array_map(static fn (TravelRow $row): float => abs(($row->last()->reading->mid ?? Pulse::CENTRE_US) - Pulse::CENTRE_US), $resting))]);
+
+        return new ThresholdSettings(
+            $isKnown ? round($judge->suggestedLow()) : null,
+            $isKnown ? round($judge->suggestedHigh()) : null,
+            $isKnown && $isAtRest ? max($judge->suggestedDeadband(), ceil($needed)) : null,
+        );
     }
 
     /** What must be mended, sticks that are not where they should be or were never read, and a calibration nobody has made. */
@@ -172,7 +215,7 @@ final readonly class TravelReview
     /** T2 and T3 of the throttle; T4 of every stick whose middle matters. */
     private function thresholdFindings(): Findings
     {
-        $findings = ($this->throttleJudge()?->findings() ?? Findings::none())->without(Code::T4);
+        $findings = Findings::of(...array_map($this->withoutValue(...), ($this->throttleJudge()?->findings() ?? Findings::none())->without(Code::T4)->all));
         foreach ($this->context->controller === null ? [] : $this->rows as $row) {
             $last = $this->context->centres($row->function) ? $row->last() : null;
             $judged = $last === null ? Findings::none() : (new Thresholds($last->reading, $last->noiseUs ?? 0.0, null, null, $this->set()->deadband))->findings();
@@ -183,6 +226,14 @@ final readonly class TravelReview
         }
 
         return $findings;
+    }
+
+    /** Ends that are about to change name no threshold. */
+    private function withoutValue(Finding $finding): Finding
+    {
+        return $this->isThrottleConfirmed()
+            ? $finding
+            : new Finding($finding->code, $finding->severity, $finding->message, $finding->found, $finding->expected, $finding->why, 'Set the ends of the throttle first, then the threshold.');
     }
 
     /** As set in this rig, else as on the controller's card. */

@@ -182,7 +182,8 @@ final readonly class TravelRow
         return Findings::of($this->servoFinding())->and($this->solution()?->findings);
     }
 
-    public function shown(): TravelRowView
+    /** @param  list<int>  $copiesTo  Channels that could take its settings over. */
+    public function shown(array $copiesTo = []): TravelRowView
     {
         $explanation = $this->explanation();
 
@@ -203,6 +204,7 @@ final readonly class TravelRow
             $explanation?->model,
             $this->hidden()->sentence(),
             $this->findings(),
+            $copiesTo,
         );
     }
 
@@ -211,7 +213,7 @@ final readonly class TravelRow
         return $this->draft->reverse ?? false;
     }
 
-    private function centres(): bool
+    public function centres(): bool
     {
         return $this->context->centres($this->function) && ! $this->context->centresInController();
     }

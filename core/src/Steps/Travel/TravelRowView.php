@@ -22,6 +22,7 @@ final readonly class TravelRowView
      * @param  string|null  $explanation  Why the second reading is not what the settings should have given.
      * @param  SubtrimModel|null  $explainsModel  The sub-trim model that would explain it.
      * @param  string|null  $hidden  Reversals that hide.
+     * @param  list<int>  $copiesTo  Sticks that could take its settings over.
      */
     public function __construct(
         public int $channel,
@@ -40,6 +41,7 @@ final readonly class TravelRowView
         public ?SubtrimModel $explainsModel,
         public ?string $hidden,
         public Findings $findings,
+        public array $copiesTo,
     ) {
     }
 }

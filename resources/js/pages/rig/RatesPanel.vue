@@ -17,6 +17,8 @@ const FIELDS: { key: Key; label: string; lowest: number; highest: number }[] = [
   { key: 'low_rate_pct', label: 'Low rate, %', lowest: 0, highest: 200 },
   { key: 'expo_pct', label: 'Expo, %', lowest: -100, highest: 100 },
 ]
+/** From the middle, with the ends in force. */
+const thrown = (us: { lo: number; hi: number }) => (us.lo === us.hi ? `±${figure(us.hi)} µs` : `−${figure(us.lo)} / +${figure(us.hi)} µs`)
 const set = (row: RateRowView, key: Key) => (value: number | null) => props.handle.intend('set-rates', { channel: row.channel, [key]: value })
 </script>
 
@@ -29,7 +31,7 @@ const set = (row: RateRowView, key: Key) => (value: number | null) => props.hand
         <CurveDrawing
           :curve="row.curve"
           :low="row.low_curve"
-          :label="`${row.function}: ${figure(row.throw_us)} µs at full stick, gain ${figure(row.centre_gain, 2)} at the centre`"
+          :label="`${row.function}: ${thrown(row.throw_us)} at full stick, gain ${figure(row.centre_gain, 2)} at the centre`"
         />
         <div>
           <b>{{ row.function }}</b>
@@ -46,9 +48,8 @@ const set = (row: RateRowView, key: Key) => (value: number | null) => props.hand
               maxlength="6"
           /></label>
           <p class="small">
-            throw <b class="value">±{{ figure(row.throw_us) }} µs</b
-            ><template v-if="row.low_throw_us !== null"
-              >, low <b class="value">±{{ figure(row.low_throw_us) }} µs</b></template
+            throw <b class="value">{{ thrown(row.throw_us) }}</b><template v-if="row.low_throw_us !== null"
+              >, low <b class="value">{{ thrown(row.low_throw_us) }}</b></template
             >
             <br />gain at centre <b class="value">{{ figure(row.centre_gain, 2) }}</b>
           </p>

@@ -41,6 +41,14 @@ const positionWord = (position: number) =>
       <span class="muted"
         >channel <b class="value">{{ row.channel }}</b>; {{ row.handset_says }} on the handset, {{ row.controller_says }} at the controller</span
       >
+      <button
+        type="button"
+        class="link-button small"
+        :aria-label="`Reverse ${row.function}`"
+        @click="handle.intend('reverse-channel', { channel: row.channel })"
+      >
+        moves the wrong way
+      </button>
       <button type="button" class="link-button small" :aria-expanded="isOpen" @click="isOpen = !isOpen">levels</button>
       <button
         type="button"

@@ -19,7 +19,15 @@ const ROWS = [
 ] as const
 type Key = (typeof ROWS)[number]['key']
 
-const differs = computed(() => ROWS.some(({ key }) => props.thresholds[key] !== props.thresholds.suggested[key]))
+/** What is suggested and not set yet. */
+const offered = computed(() =>
+  Object.fromEntries(
+    ROWS.filter(({ key }) => props.thresholds.suggested[key] !== null && props.thresholds[key] !== props.thresholds.suggested[key]).map(({ key }) => [
+      key,
+      props.thresholds.suggested[key] ?? 0,
+    ]),
+  ),
+)
 
 const set = (key: Key) => (value: number | null) => props.handle.intend('set-thresholds', { [key]: value ?? 0 })
 </script>
@@ -50,13 +58,14 @@ const set = (key: Key) => (value: number | null) => props.handle.intend('set-thr
               maxlength="8"
             />
           </td>
-          <td class="value">{{ figure(thresholds.suggested[row.key]) }} µs</td>
+          <td class="value">{{ thresholds.suggested[row.key] === null ? '–' : `${figure(thresholds.suggested[row.key] ?? 0)} µs` }}</td>
           <td class="muted">{{ row.why }}</td>
         </tr>
       </tbody>
     </table>
     <FindingLine v-for="finding in thresholds.findings" :key="finding.code + finding.message" :finding="finding" />
-    <a-button v-if="differs" class="take" @click="handle.intend('set-thresholds', thresholds.suggested)">Set as suggested</a-button>
+    <p v-if="thresholds.waits_for" class="muted small">{{ thresholds.waits_for }}</p>
+    <a-button v-if="Object.keys(offered).length > 0" class="take" @click="handle.intend('set-thresholds', offered)">Set as suggested</a-button>
   </section>
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { TravelRowView, TravelView, UnitMap } from '@/api/rigs'
 import PulseField from '@/components/PulseField.vue'
 import StateMark from '@/components/StateMark.vue'
@@ -7,7 +7,8 @@ import TravelRuler from '@/components/TravelRuler.vue'
 import type { useTravelDrafts } from '@/composables/useTravelDrafts'
 import { useUnits } from '@/composables/useUnits'
 import { figure } from '@/lib/numberText'
-import { cellsFrom, SIDES } from '@/lib/paste'
+import { cellsFrom, SIDES, type Side } from '@/lib/paste'
+import TravelTarget from './TravelTarget.vue'
 import { TRAVEL_STATES } from './travelStates'
 
 /** One channel: what is read, where it should be, what to set. */
@@ -16,23 +17,18 @@ export interface TravelRowProps {
   view: TravelView
   units: UnitMap
   drafts: Pick<ReturnType<typeof useTravelDrafts>, 'valueOf' | 'type' | 'put' | 'enter' | 'leave'>
-  problem: { message: string; path: string } | null
+  problem: { message: string; path: string; is_reversed: boolean } | null
   /** Whether it says why its target is where it is: the rows differ in it. */
   tellsWhy: boolean
 }
 const props = defineProps<TravelRowProps>()
-defineEmits<{ next: []; reverse: []; copy: [to: number[]] }>()
+defineEmits<{ next: []; reverse: []; copy: [to: number[]]; fell: []; aim: [target: Record<Side, number> | null] }>()
 
 const SIDE_WORDS = { lo: 'low', mid: 'middle', hi: 'high' }
 const STATES = TRAVEL_STATES
 const { word, shown } = useUnits(() => props.units)
 const setting = computed(() => (props.row.solution && STATES[props.row.state].isToSet ? props.row.solution.settings : props.row.now))
-/** Sticks that could take the settings of this one over. */
-const copiesTo = computed(() =>
-  STATES[props.row.state].isSet
-    ? props.view.rows.filter((other) => other.channel !== props.row.channel && other.centres && other.reading === null).map((other) => other.channel)
-    : [],
-)
+const isAiming = ref(false)
 
 function leave(event: FocusEvent): void {
   const to = event.relatedTarget as Node | null
@@ -77,7 +73,8 @@ function leave(event: FocusEvent): void {
       ><StateMark :state="STATES[row.state].mark" /><small>{{ STATES[row.state].word }}</small></span
     >
     <span v-if="problem" class="wide problem" role="cell"
-      ><span role="alert">{{ problem.message }}</span></span
+      ><span role="alert">{{ problem.message }}</span>
+      <button v-if="problem.is_reversed" type="button" class="link-button small" @click="$emit('fell')">It is reversed: take it as read</button></span
     >
     <span v-else-if="row.explanation" class="wide band" role="cell">{{ row.explanation }}</span>
     <span v-else class="wide more" role="cell">
@@ -99,8 +96,30 @@ function leave(event: FocusEvent): void {
       >
       <template v-if="row.now.reversed"> · reversed in the handset</template>
       <button type="button" class="link-button small" :aria-label="`Reverse ${row.function}`" @click="$emit('reverse')">moves the wrong way</button>
-      <button v-if="copiesTo.length > 0" type="button" class="link-button small" @click="$emit('copy', copiesTo)">same for the other sticks</button>
+      <button v-if="row.copies_to.length > 0" type="button" class="link-button small" @click="$emit('copy', row.copies_to)">
+        same for the other sticks
+      </button>
+      <button
+        type="button"
+        class="link-button small"
+        :aria-label="`Aim ${row.function} elsewhere`"
+        :aria-expanded="isAiming"
+        @click="isAiming = !isAiming"
+      >
+        aim elsewhere
+      </button>
     </span>
+    <TravelTarget
+      v-if="isAiming"
+      class="wide"
+      :row="row"
+      @aim="
+        (target) => {
+          isAiming = false
+          $emit('aim', target)
+        }
+      "
+    />
     <span v-if="row.hidden" class="wide muted small" role="cell">{{ row.hidden }}</span>
   </div>
 </template>

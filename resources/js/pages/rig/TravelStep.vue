@@ -93,6 +93,8 @@ async function reverse(channel: number): Promise<void> {
             @next="next"
             @reverse="reverse(row.channel)"
             @copy="handle.intend('copy-settings', { from: row.channel, to: $event })"
+            @fell="drafts.fell(row)"
+            @aim="handle.intend('set-target', { channel: row.channel, ...($event ?? {}) })"
           />
         </div>
         <div v-if="offered.length > 0" class="band take">

@@ -100,7 +100,7 @@ describe('a row of travel', () => {
   })
 
   it('says what is wrong instead, at the field that is wrong', () => {
-    const page = part(TravelRow, props(4, [], { message: 'Found the middle below the low end.', path: 'drafts.4.mid' }))
+    const page = part(TravelRow, props(4, [], { message: 'Found the middle below the low end.', path: 'drafts.4.mid', is_reversed: false }))
     expect(page.find('[role="alert"]').text()).toBe('Found the middle below the low end.')
     expect(page.findAll('input').map((field) => field.attributes('aria-invalid'))).toEqual(['false', 'true', 'false'])
   })
@@ -110,6 +110,38 @@ describe('a row of travel', () => {
     const page = part(TravelRow, props(4, typed))
     await page.findAll('input')[2]?.setValue('1990')
     expect(typed).toEqual([['hi', 1990]])
+  })
+})
+
+describe('a reading that falls, and a target that is not the usual', () => {
+  const row = () => dunlin().travel.rows.find((one) => one.channel === 4) as TravelRowView
+  const drafts = { valueOf: () => 1500, type: () => undefined, put: () => undefined, enter: () => undefined, leave: () => undefined }
+  const shown = (problem: unknown) => part(TravelRow, { row: row(), view: dunlin().travel, units: dunlin().units, drafts, problem, tellsWhy: false })
+
+  it('is taken as read where it is only reversed', async () => {
+    const page = shown({ message: 'These values fall where the stick rises.', path: 'drafts.4.lo', is_reversed: true })
+    await page
+      .findAll('button')
+      .find((one) => one.text() === 'It is reversed: take it as read')
+      ?.trigger('click')
+    expect(page.emitted('fell')).toHaveLength(1)
+    const wrong = shown({ message: 'Found the middle below the low end.', path: 'drafts.4.mid', is_reversed: false })
+    expect(wrong.text()).not.toContain('take it as read')
+  })
+
+  it('is typed as numbers are, and told whole', async () => {
+    const page = shown(null)
+    await page.find('[aria-label="Aim rudder elsewhere"]').trigger('click')
+    const [lo, mid, hi] = page.findAll('.aim input')
+    await lo?.setValue('1100,5')
+    await hi?.setValue('up')
+    expect(page.find('.aim [role="alert"]').text()).toContain('highest: expected a number in µs')
+    expect(page.find('.aim button').attributes('disabled')).toBe('')
+    await hi?.setValue('1900')
+    expect((mid?.element as HTMLInputElement).value).toBe('1500')
+    await page.find('.aim').trigger('submit')
+    expect(page.emitted('aim')).toEqual([[{ lo: 1100.5, mid: 1500, hi: 1900 }]])
+    expect(page.find('.aim').exists()).toBe(false)
   })
 })
 

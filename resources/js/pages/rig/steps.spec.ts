@@ -411,7 +411,12 @@ describe('rates', () => {
 describe('thresholds', () => {
   it('are set as suggested in one go, or one by one', async () => {
     const { handle, meant } = fakeHandle()
-    const thresholds = dunlin().travel.thresholds
+    const read = dunlin().travel.thresholds
+    const waits = part(ThresholdsPanel, { thresholds: read, handle })
+    expect(waits.text()).toContain('its ends are about to change')
+    expect(waits.text()).not.toContain('Set as suggested')
+    waits.unmount()
+    const thresholds = { ...read, waits_for: null, suggested: { low: 1095, high: 2002, deadband: 3 } }
     const page = part(ThresholdsPanel, { thresholds, handle })
     expect(page.text()).toContain('1095 µs')
     await button(page, 'Set as suggested').trigger('click')
