@@ -47,7 +47,7 @@ it('does to a rig what a person means, and says so', function (string $rig, stri
 
 it('has an example of every intent, a class for every schema and a schema for every class', function () {
     $schema = json_decode((string) file_get_contents(Schemas::folder().'/intents.schema.json'), true);
-    $onTheirOwn = ['mend-order', 'put-channels-right', 'take-up-again'];
+    $onTheirOwn = ['mend-order', 'put-channels-right', 'take-up-again', 'follow-order'];
     expect(array_keys($schema['properties']))->toEqualCanonicalizing(array_keys(Intents::ALL))
         ->and([...array_unique(array_column(IntentExamples::ALL, 1)), ...$onTheirOwn])->toEqualCanonicalizing(array_keys(Intents::ALL));
 });

@@ -22,6 +22,7 @@ use Linguator\Core\Steps\Handset\TellMemory;
 use Linguator\Core\Steps\Handset\TellReceiverNumber;
 use Linguator\Core\Steps\Handset\TellStickMode;
 use Linguator\Core\Steps\Handset\TickHandset;
+use Linguator\Core\Steps\Order\FollowOrder;
 use Linguator\Core\Steps\Order\KeepOrderCheck;
 use Linguator\Core\Steps\Order\MendOrder;
 use Linguator\Core\Steps\Order\PlugByLabels;
@@ -47,6 +48,7 @@ use Linguator\Core\Steps\Switches\SetSwitch;
 use Linguator\Core\Steps\Switches\SetWindow;
 use Linguator\Core\Steps\Switches\WantPosition;
 use Linguator\Core\Steps\Switches\WidenWindow;
+use Linguator\Core\Steps\Timing\HoldUnused;
 use Linguator\Core\Steps\Travel\ChooseCentring;
 use Linguator\Core\Steps\Travel\ChooseSchool;
 use Linguator\Core\Steps\Travel\CopySettings;
@@ -98,6 +100,8 @@ final readonly class Intents
         'tell-subtrim-model' => TellSubtrimModel::class,
         'choose-school' => ChooseSchool::class,
         'choose-centring' => ChooseCentring::class,
+        'hold-unused' => HoldUnused::class,
+        'follow-order' => FollowOrder::class,
         'set-target' => SetTarget::class,
         'set-thresholds' => SetThresholds::class,
         'assign-switch' => AssignSwitch::class,

@@ -67,6 +67,46 @@ final readonly class Functions implements \Countable, \IteratorAggregate, \JsonS
         return count(array_unique(array_map(static fn (FunctionChannel $entry): int => $entry->channel, $this->all)));
     }
 
+    /**
+     * Sticks told on another channel than the one on which the handset's order sends them.
+     *
+     * @return list<FunctionChannel> As told.
+     */
+    public function against(ChannelOrder $order): array
+    {
+        return array_values(array_filter($this->all, static fn (FunctionChannel $entry): bool => ! in_array(self::channelBy($order, $entry), [null, $entry->channel], true)));
+    }
+
+    /** The same, its sticks on the channels on which the handset's order sends them. */
+    public function following(ChannelOrder $order): self
+    {
+        $moved = array_map(static fn (FunctionChannel $entry): FunctionChannel => new FunctionChannel($entry->function, self::channelBy($order, $entry) ?? $entry->channel), $this->all);
+        usort($moved, static fn (FunctionChannel $a, FunctionChannel $b): int => $a->channel <=> $b->channel);
+
+        return new self($moved);
+    }
+
+    /** The order in which the four sticks are told; null: one is missing, or not among the first four channels. */
+    public function stickOrder(): ?ChannelOrder
+    {
+        $letters = [];
+        foreach ($this->all as $entry) {
+            $letter = Letter::ofFunction($entry->function);
+            if ($letter !== null && $entry->channel <= ChannelOrder::STICKS) {
+                $letters[$entry->channel] = $letter;
+            }
+        }
+
+        return count($letters) === ChannelOrder::STICKS && count(array_unique(array_map(static fn (Letter $letter): string => $letter->value, $letters))) === ChannelOrder::STICKS ? ChannelOrder::fromChannels($letters) : null;
+    }
+
+    private static function channelBy(ChannelOrder $order, FunctionChannel $entry): ?int
+    {
+        $letter = Letter::ofFunction($entry->function);
+
+        return $letter === null ? null : $order->channelOf($letter);
+    }
+
     public function and(FunctionChannel ...$more): self
     {
         return new self([...$this->all, ...array_values($more)]);

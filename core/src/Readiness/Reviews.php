@@ -72,6 +72,7 @@ final class Reviews
     {
         return $this->leftovers ??= $this->path()->leftovers()->and(
             $this->wiring()->leftovers(),
+            $this->order()->leftovers(),
             $this->travel()->leftovers(),
             $this->switches()->leftovers(),
             $this->failsafe()->leftovers(),

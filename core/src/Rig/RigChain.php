@@ -16,6 +16,7 @@ use Linguator\Core\Chain\Segment;
 use Linguator\Core\Chain\Trace;
 use Linguator\Core\Chain\WireJoiner;
 use Linguator\Core\Finding\Code;
+use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Findings;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\Module;
@@ -67,7 +68,20 @@ final readonly class RigChain
 
     public function findings(): Findings
     {
-        return $this->path?->findings() ?? Findings::none();
+        return $this->withoutCured($this->path?->findings() ?? Findings::none());
+    }
+
+    /** A gap too short is mended where the unused channels are held, and that is enough (rule M2). */
+    public function withoutCured(Findings $findings): Findings
+    {
+        $cured = [];
+        foreach ($this->joints() as $joint) {
+            if (RigTrain::of($this->rig, $joint)?->isCured() === true) {
+                $cured[] = $joint->from->id();
+            }
+        }
+
+        return $cured === [] ? $findings : $findings->where(static fn (Finding $finding): bool => $finding->code !== Code::M2 || ! in_array($finding->from, $cured, true));
     }
 
     /** What acts on the channels, or the labelled pins they come out of; null: not known, or nothing joins. */

@@ -19,6 +19,7 @@ use Linguator\Core\Readiness\Reviews;
 use Linguator\Core\Readiness\Verdict;
 use Linguator\Core\Rig\Day;
 use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigTrain;
 use Linguator\Core\Rig\SettingNames;
 use Linguator\Core\Steps\StepState;
 use Linguator\Core\Steps\Wiring\PowerRow;
@@ -116,6 +117,12 @@ final readonly class SetupSheet
         foreach ($this->reviews->path()->changes() as $change) {
             if ($change->box === $box->id()) {
                 $rows[] = new SheetRow("$change->box/$change->setting", $change->name, $change->value, $change->done ? RowState::Known : RowState::Open);
+            }
+        }
+        foreach ($this->rig->chain()->joints() as $joint) {
+            $train = $joint->from === $box ? RigTrain::of($this->rig, $joint) : null;
+            if ($train?->isHeld === true) {
+                $rows[] = new SheetRow("{$box->id()}/held", 'Unused channels', sprintf('the %d that carry nothing, held at %g µs', $train->channels - $train->used, $train->train->held()->heldAt ?? $train->train->min), $train->isCured() ? RowState::Known : RowState::Attention);
             }
         }
         foreach ($this->reviews->order()->modules() as $entry) {

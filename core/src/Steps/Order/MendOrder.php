@@ -30,20 +30,20 @@ final readonly class MendOrder implements Intent
     {
         foreach ((new OrderReview($rig))->fixes() as $offered) {
             if ($offered->fix->at === $this->at && $offered->module === $this->module) {
-                return new Deed(RigPatch::of($this->settings($offered)), "Order mended: $offered->title");
+                return new Deed(RigPatch::of($this->settings($rig, $offered)), "Order mended: $offered->title");
             }
         }
 
         throw DocumentError::at('at', "The order of this rig cannot be mended at the {$this->at->value}, or needs no mending.", 'no_such_fix');
     }
 
-    /** @return array<string, string|bool> By place. */
-    private function settings(OfferedFix $offered): array
+    /** @return array<string, mixed> By place. */
+    private function settings(RigDocument $rig, OfferedFix $offered): array
     {
         return match ($this->at) {
             FixPlace::Plugs => ['settings.plugs' => 'arrival'],
             FixPlace::Controller => ['settings.controller_order' => $offered->fix->order?->toString() ?? ''],
-            FixPlace::Handset => ['settings.order' => $offered->fix->order?->toString() ?? ''],
+            FixPlace::Handset => SetHandsetOrder::places($rig, $offered->fix->order?->toString() ?? ''),
             FixPlace::Module => ["settings.remap.$this->module" => $offered->fix->remap === true],
         };
     }

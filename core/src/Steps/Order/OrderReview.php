@@ -23,6 +23,9 @@ use Linguator\Core\Proof\CheckState;
 use Linguator\Core\Proof\ProofState;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\SettingNames;
+use Linguator\Core\Rig\StepKey;
+use Linguator\Core\Steps\Leftover;
+use Linguator\Core\Steps\Leftovers;
 use Linguator\Core\Steps\Standing;
 
 /** The order of the four sticks through a rig as it is set now. */
@@ -84,11 +87,32 @@ final readonly class OrderReview
         return match (true) {
             $this->unjudged !== null => Standing::open($this->unjudged),
             ! $this->isRight() => Standing::attention($this->wrongStick()),
+            ! $this->leftovers()->open()->isEmpty() => Standing::attention($this->leftovers()->open()->all[0]->sentence),
             $proof->holds() => Standing::done('Each stick moves what it should.'),
             $proof->state === ProofState::Stale => Standing::attention('Check the order again: '.implode(', ', $proof->reasons).'.'),
             $proof->state === ProofState::Failed => Standing::attention('The last order check failed.'),
             default => Standing::open('The order is right by the settings. Move each stick once to prove it.'),
         };
+    }
+
+    /** Sticks told on one channel and sent on another. */
+    public function leftovers(): Leftovers
+    {
+        $against = $this->against();
+        if ($against === []) {
+            return Leftovers::of($this->rig);
+        }
+        $parts = array_map(fn (FunctionChannel $entry): string => sprintf('%s is told on channel %d and leaves the handset on %d', $entry->function, $entry->channel, $this->rig->handsetOrder()?->channelOf(Letter::ofFunction($entry->function) ?? Letter::Throttle) ?? 0), $against);
+
+        return Leftovers::of($this->rig, Leftover::attention(StepKey::Order, 'functions', ucfirst(implode('; ', $parts)).'.'));
+    }
+
+    /** @return list<FunctionChannel> */
+    private function against(): array
+    {
+        [$functions, $order] = [$this->rig->functions(), $this->rig->handsetOrder()];
+
+        return $functions === null || $order === null || ! $this->rig->chain()->joins() ? [] : $functions->against($order);
     }
 
     public function shown(): OrderView
@@ -106,6 +130,8 @@ final readonly class OrderReview
             $this->trace === null || $this->taker?->byPwm !== true ? null : OrderFixes::plugTable($this->trace),
             array_map(static fn (FunctionChannel $entry): Auxiliary => new Auxiliary($entry->function, $entry->channel, $entry->auxiliary()), $this->rig->functions()?->auxiliaries()->all ?? []),
             $this->proof(),
+            $this->leftovers()->all[0]->sentence ?? null,
+            $this->against() === [] ? null : $this->rig->functions()?->stickOrder()?->toString(),
         );
     }
 

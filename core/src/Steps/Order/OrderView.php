@@ -20,6 +20,8 @@ final readonly class OrderView
      * @param  list<OfferedFix>  $fixes
      * @param  list<Plug>|null  $plugs  Null: not read by separate wires.
      * @param  list<Auxiliary>  $auxiliaries
+     * @param  string|null  $disagrees  How the functions told and the order differ.
+     * @param  string|null  $toldOrder  The order in which the four sticks were told, where that is another.
      */
     public function __construct(
         public ?string $unjudged,
@@ -34,6 +36,8 @@ final readonly class OrderView
         public ?array $plugs,
         public array $auxiliaries,
         public CheckState $proof,
+        public ?string $disagrees,
+        public ?string $toldOrder,
     ) {
     }
 }

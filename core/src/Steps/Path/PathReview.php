@@ -131,7 +131,7 @@ final readonly class PathReview
         $ofBoxes = $this->chain->findings()->where(static fn (Finding $finding): bool => ($finding->to === $neighbours->to->id() || ($finding->to === null && $finding->from === $neighbours->from->id()))
             && ! $joint->findings->holds($finding));
 
-        return $joint->findings->and($ofBoxes);
+        return $this->chain->withoutCured($joint->findings)->and($ofBoxes);
     }
 
     /** @return list<Miss> */

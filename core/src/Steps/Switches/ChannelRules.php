@@ -43,11 +43,12 @@ final readonly class ChannelRules
         return $moves === null || $moves === [] ? null : new Proposal($moves);
     }
 
-    /** The lowest channel beyond the sticks that nothing rides on, within those a usual frame carries; null: there is none. */
+    /** The lowest channel beyond the sticks that nothing rides on and the link does not keep, within those that get through; null: there is none. */
     public function nextFree(): ?int
     {
         $taken = array_map(static fn (FunctionChannel $entry): int => $entry->channel, $this->used()->all);
-        $free = array_diff(range(ChannelOrder::STICKS + 1, self::USUAL_CHANNELS), $taken);
+        $most = min(self::USUAL_CHANNELS, $this->channels());
+        $free = $most <= ChannelOrder::STICKS ? [] : array_diff(range(ChannelOrder::STICKS + 1, $most), $taken, array_keys($this->reserved()));
 
         return $free === [] ? null : min($free);
     }

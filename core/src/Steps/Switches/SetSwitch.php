@@ -7,11 +7,14 @@ namespace Linguator\Core\Steps\Switches;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Excerpt;
 use Linguator\Core\Document\Node;
+use Linguator\Core\Rig\ChannelRecord;
 use Linguator\Core\Rig\Deed;
 use Linguator\Core\Rig\Intent;
 use Linguator\Core\Rig\Items;
 use Linguator\Core\Rig\Occasion;
 use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Rig\SwitchSetting;
 
 /** Something about the switch of a function is set: which one it is, its levels, or where it stands at power-up. */
 final readonly class SetSwitch implements Intent
@@ -30,7 +33,8 @@ final readonly class SetSwitch implements Intent
 
     public function on(RigDocument $rig, Occasion $occasion): Deed
     {
-        if ($rig->switchOf($this->function) === null) {
+        $before = $rig->switchOf($this->function);
+        if ($before === null) {
             throw DocumentError::at('function', 'The function '.Excerpt::of($this->function).' is on no switch of this rig.', 'no_such_function');
         }
         [$values, $words] = [[], []];
@@ -43,7 +47,33 @@ final readonly class SetSwitch implements Intent
         }
         $switches = Items::of($rig, 'settings.switches')->changed(fn (Node $item): bool => $item->text('function') === $this->function, $values);
 
-        return new Deed($switches->patch(), implode('; ', $words));
+        return new Deed(RigPatch::of($switches->set() + $this->windows($rig, $before, $values)), implode('; ', $words));
+    }
+
+    /**
+     * Windows want what they wanted: the last position of two is the last one of three, not the middle.
+     *
+     * @param  array<string, mixed>  $values  What is set of the switch.
+     * @return array<string, mixed> By place.
+     */
+    private function windows(RigDocument $rig, SwitchSetting $before, array $values): array
+    {
+        $entry = (object) array_filter([...get_object_vars($before->node()->value), ...$values], static fn (mixed $value): bool => $value !== null);
+        $after = new SwitchSetting(new Node($entry), $before->position, $rig->handset(), (new ChannelRecord($rig, $before->channel))->now());
+        [$was, $is] = [$before->levels()->count(), $after->levels()->count()];
+        if ($was === $is) {
+            return [];
+        }
+        $windows = array_map(static function (Node $window) use ($before, $was, $is): \stdClass {
+            $kept = clone $window->value;
+            if ($window->int('channel') === $before->channel) {
+                $kept->wanted = array_values(array_unique(array_map(static fn (float $position): int => (int) round(1 + ($position - 1) * ($is - 1) / ($was - 1)), $window->numbersOrNull('wanted') ?? [])));
+            }
+
+            return $kept;
+        }, $rig->settings()->nodes('windows'));
+
+        return $windows === [] ? [] : ['settings.windows' => $windows];
     }
 
     private function words(string $key): string

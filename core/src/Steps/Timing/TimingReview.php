@@ -6,25 +6,18 @@ namespace Linguator\Core\Steps\Timing;
 
 use Linguator\Core\Chain\Joint;
 use Linguator\Core\Chain\Ways;
-use Linguator\Core\Gear\Handset;
-use Linguator\Core\Gear\OutputPort;
 use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigTrain;
 use Linguator\Core\Rig\SettingNames;
 use Linguator\Core\Timing\LatencyBudget;
 use Linguator\Core\Timing\LatencyStage;
-use Linguator\Core\Timing\PulseTrain;
 use Linguator\Core\Timing\Resolution;
 use Linguator\Core\Timing\StageLevels;
 
 /** Frames, delay and resolution along a rig's chain, and what other choices in the same boxes would give. */
 final readonly class TimingReview
 {
-    private const US_PER_MS = 1000.0;
-
     private const MOST_ALTERNATIVES = 12;
-
-    /** In a pulse train, where the card does not say. */
-    private const USUAL_CHANNELS = 8;
 
     public function __construct(private RigDocument $rig)
     {
@@ -40,26 +33,23 @@ final readonly class TimingReview
     {
         $trains = [];
         foreach ($this->rig->chain()->joints() as $joint) {
-            if ($joint->output?->format->id === 'ppm') {
-                $trains[] = $this->train($joint, $joint->output);
+            $train = RigTrain::of($this->rig, $joint);
+            if ($train !== null) {
+                $trains[] = self::train($train);
             }
         }
 
         return $trains;
     }
 
-    private function train(Joint $joint, OutputPort $output): TrainRow
+    private static function train(RigTrain $of): TrainRow
     {
-        $scale = $this->rig->handset()->scale();
-        $most = $output->channels ?? self::USUAL_CHANNELS;
-        $channels = max(1, $joint->from instanceof Handset && $joint->from->channels !== null ? min($most, $joint->from->channels) : $most);
-        $used = min($channels, $this->rig->functions()?->countChannels() ?? $channels);
-        $train = new PulseTrain($joint->stage->periodMs * self::US_PER_MS, $channels, $scale->us(-100), $scale->us(100), $used);
+        $train = $of->train;
         $held = $train->held();
 
         return new TrainRow(
-            $joint->from->name(), $joint->to->name(), $train->frame, $channels, $used, $train->min, $train->max, $output->periodsMs !== null, $train->budget(),
-            $held?->heldAt === null ? null : new HeldVerdict($held->heldAt, $held->verdict()),
+            $of->joint->from->id(), $of->joint->from->name(), $of->joint->to->name(), $train->frame, $of->channels, $of->used, $train->min, $train->max, $of->joint->output?->periodsMs !== null, $train->budget(),
+            $held?->heldAt === null ? null : new HeldVerdict($held->heldAt, $held->verdict()), $of->isHeld, ! $train->isSound() && $of->isCuredByHolding(),
         );
     }
 

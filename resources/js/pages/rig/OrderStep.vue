@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { OrderFixView, RigData } from '@/api/rigs'
+import type { OrderFixView, RigData, Told } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
 import MovementCheck from './MovementCheck.vue'
 import OrderTrace from './OrderTrace.vue'
@@ -22,6 +22,8 @@ const verdict = computed(() => {
   return wrong ? `Wrong: the ${NAME_OF[wrong.letter]} stick would move ${NAME_OF[wrong.read_as]}.` : ''
 })
 
+const toldOrder = computed(() => order.value.told_order as Told<'set-handset-order'>['order'])
+
 function make(fix: OrderFixView): void {
   void props.handle.intend('mend-order', { at: fix.at, ...(fix.module === undefined ? {} : { module: fix.module }) })
 }
@@ -35,6 +37,13 @@ function make(fix: OrderFixView): void {
       <p class="verdict" :class="{ wrong: !order.right }">{{ verdict }}</p>
       <OrderTrace :order="order" />
 
+      <div v-if="order.disagrees" class="band disagrees">
+        <p>{{ order.disagrees }} One of the two is not so.</p>
+        <a-button @click="handle.intend('follow-order', {})">Put the functions where the order has them</a-button>
+        <a-button v-if="order.told_order" @click="handle.intend('set-handset-order', { order: toldOrder })"
+          >The handset sends {{ order.told_order.split('').join(' ') }}</a-button
+        >
+      </div>
       <section v-if="order.fixes.length > 0 && !order.by_plugs">
         <h3>Ways to mend it, cheapest first</h3>
         <p class="muted small">
@@ -101,6 +110,9 @@ function make(fix: OrderFixView): void {
   gap: 1rem;
   padding: 0.7rem 0;
   border-bottom: 1px solid var(--line);
+}
+.disagrees :deep(button) {
+  margin: 0.4rem 0.6rem 0 0;
 }
 .plugs {
   width: auto;

@@ -108,7 +108,7 @@ useKeys((key, event) => {
           <FailsafeStep v-else-if="step === 'failsafe'" :rig="rig" :handle="handle" />
           <CheckOutStep v-else-if="step === 'check-out'" :rig="rig" :handle="handle" />
           <HandsetPanel v-else-if="step === 'handset'" :rig="rig" :handle="handle" />
-          <TimingPanel v-else-if="step === 'timing'" :rig="rig" />
+          <TimingPanel v-else-if="step === 'timing'" :rig="rig" :handle="handle" />
           <HistoryPanel v-else :rig="rig" :handle="handle" @remove="remove" />
           <section v-if="leftovers.length > 0" class="leftovers" aria-labelledby="leftovers-title">
             <h3 id="leftovers-title">Not done on this step, or left as it is</h3>

@@ -4,9 +4,11 @@ import type { RigData } from '@/api/rigs'
 import DelayBars from '@/components/DelayBars.vue'
 import TrainAnswer from '@/components/TrainAnswer.vue'
 import { figure } from '@/lib/numberText'
+import type { RigHandle } from '@/composables/useRig'
 
 export interface TimingPanelProps {
   rig: RigData
+  handle: RigHandle
 }
 const props = defineProps<TimingPanelProps>()
 const timing = computed(() => props.rig.review.timing)
@@ -20,6 +22,14 @@ const timing = computed(() => props.rig.review.timing)
       <section v-for="train in timing.trains" :key="train.from">
         <h3>The pulse train from {{ train.from }} to {{ train.to }}</h3>
         <TrainAnswer :budget="train.budget" :frame-us="train.frame_us" :channels="train.channels" :used="train.used" :max-us="train.max_us" />
+        <p v-if="train.is_held" class="band calm">
+          Its unused channels are held at {{ figure(train.held?.at_us ?? train.min_us) }} µs.
+          <button type="button" class="link-button" @click="handle.intend('hold-unused', { box: train.id, held: false })">Not held after all</button>
+        </p>
+        <p v-else-if="train.may_be_held" class="band">
+          Held at {{ figure(train.held?.at_us ?? train.min_us) }} µs, its unused channels leave the gap the room it needs.
+          <a-button @click="handle.intend('hold-unused', { box: train.id, held: true })">They are held</a-button>
+        </p>
         <p v-if="!train.period_known" class="muted small">The frame period is not on the card; this is the usual one.</p>
         <p class="small">
           <RouterLink

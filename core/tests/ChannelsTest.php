@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Node;
+use Linguator\Core\Finding\Code;
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Steps\Order\FollowOrder;
+use Linguator\Core\Steps\Order\OrderReview;
+use Linguator\Core\Steps\Order\SetHandsetOrder;
+use Linguator\Core\Steps\Switches\AddWindow;
+use Linguator\Core\Steps\Switches\ChannelRules;
+use Linguator\Core\Steps\Switches\SetSwitch;
+use Linguator\Core\Steps\Timing\HoldUnused;
+use Linguator\Core\Tests\DemoRigs;
+
+/** @return array<string, int> Channels by function. */
+function rides(RigDocument $rig): array
+{
+    return array_column($rig->functions()->jsonSerialize(), 'channel', 'function');
+}
+
+/** @return list<array{float|int, list<int>}> Lower edge and wanted positions of the windows on a channel. */
+function windowsOf(RigDocument $rig, int $channel): array
+{
+    return array_values(array_map(fn ($entry): array => [$entry->window->lo, $entry->window->wanted], array_filter($rig->windows(), fn ($entry): bool => $entry->channel === $channel)));
+}
+
+it('moves the sticks that were told when the order of the handset changes, and says when the two differ', function () {
+    $rig = DemoRigs::did(DemoRigs::get('avocet'), new SetHandsetOrder('TAER'));
+    expect(rides($rig))->toBe(['throttle' => 1, 'aileron' => 2, 'elevator' => 3, 'rudder' => 4, 'flap' => 6])
+        ->and((new OrderReview($rig))->shown()->disagrees)->toBeNull();
+    // Told by hand on another channel: a finding, until one of the two is put right.
+    $told = DemoRigs::changed(DemoRigs::get('avocet'), RigPatch::of(['craft.functions' => json_decode('[{"function":"throttle","channel":1},{"function":"aileron","channel":2},{"function":"elevator","channel":3},{"function":"rudder","channel":4},{"function":"flap","channel":6}]')]));
+    $order = new OrderReview($told);
+    expect($order->standing()->note)->toBe('Throttle is told on channel 1 and leaves the handset on 3; aileron is told on channel 2 and leaves the handset on 1; elevator is told on channel 3 and leaves the handset on 2.')
+        ->and($order->shown()->toldOrder)->toBe('TAER')->and(DemoRigs::readiness($told)->isReady())->toBeFalse();
+    $followed = DemoRigs::did($told, new FollowOrder);
+    expect(rides($followed))->toBe(['aileron' => 1, 'elevator' => 2, 'throttle' => 3, 'rudder' => 4, 'flap' => 6])->and((new OrderReview($followed))->leftovers()->isEmpty())->toBeTrue();
+    expect((new OrderReview(DemoRigs::did($told, new SetHandsetOrder('TAER'))))->leftovers()->isEmpty())->toBeTrue();
+    expect(fn () => DemoRigs::did($followed, new FollowOrder))->toThrow(fn (DocumentError $error) => expect($error->errorCode)->toBe('nothing_to_do'));
+});
+
+it('offers no channel that the link keeps, and none beyond those that get through', function () {
+    $chain = json_decode((string) json_encode(DemoRigs::get('dunlin')->document->chain));
+    $chain[1]->reserved_channels = [(object) ['channel' => 8, 'for' => 'signal_strength'], (object) ['channel' => 9]];
+    $rig = DemoRigs::changed(DemoRigs::get('dunlin'), RigPatch::of(['chain' => $chain]));
+    expect((new ChannelRules(DemoRigs::get('dunlin')))->nextFree())->toBe(8)->and((new ChannelRules($rig))->nextFree())->toBe(10);
+    $chain[0]->channels = 9;
+    expect((new ChannelRules(DemoRigs::changed($rig, RigPatch::of(['chain' => $chain]))))->nextFree())->toBeNull();
+});
+
+it('keeps arm at the end of its switch when that gets a third position', function () {
+    $rig = DemoRigs::get('dunlin');
+    expect(windowsOf($rig, 5))->toBe([[1700.0, [2]]]);
+    $three = DemoRigs::did($rig, new SetSwitch('arm', new Node((object) ['function' => 'arm', 'switch' => 'L2'])));
+    expect(windowsOf($three, 5))->toBe([[1700.0, [3]]]);
+    $back = DemoRigs::did($three, new SetSwitch('arm', new Node((object) ['function' => 'arm', 'switch' => 'L1'])));
+    expect(windowsOf($back, 5))->toBe([[1700.0, [2]]])
+        // Another switch of as many positions leaves the windows alone.
+        ->and(DemoRigs::did($rig, new SetSwitch('mode', new Node((object) ['function' => 'mode', 'weight' => 90])))->settings()->items('windows'))->toEqual($rig->settings()->items('windows'));
+});
+
+it('begins a new window round the last position that no other one has', function () {
+    $rig = DemoRigs::changed(DemoRigs::get('dunlin'), RigPatch::of(['settings.windows' => []]));
+    foreach ([[3], [2], [1], [3]] as $k => $wanted) {
+        $rig = DemoRigs::did($rig, new AddWindow('mode', "mode $k"));
+        expect(windowsOf($rig, 6)[$k][1])->toBe($wanted);
+    }
+});
+
+it('takes it that the unused channels of a train are held, and the finding is gone', function () {
+    $rig = DemoRigs::get('mudlark');
+    $codes = fn (RigDocument $one): array => array_map(fn ($finding): Code => $finding->code, $one->chain()->findings()->all);
+    expect($codes($rig))->toContain(Code::M2)->and(DemoRigs::review($rig)['timing']['trains'][0])->toMatchArray(['may_be_held' => true, 'is_held' => false]);
+    $held = DemoRigs::did($rig, new HoldUnused('weft-r8t', true));
+    $review = DemoRigs::review($held);
+    expect($codes($held))->not->toContain(Code::M2)->and($review['couplings'][1]['findings'])->toBe([])
+        ->and($review['timing']['trains'][0])->toMatchArray(['is_held' => true]);
+    $rows = array_merge(...array_column($review['sheet'], 'rows'));
+    expect(array_column($rows, 'value', 'key')['weft-r8t/held'])->toBe('the 6 that carry nothing, held at 988 µs');
+    // Once more functions ride in it, holding the rest is no longer enough.
+    $more = DemoRigs::changed($held, RigPatch::of(['craft.functions' => array_map(fn (int $k): object => (object) ['function' => "aux_$k", 'channel' => $k], range(1, 8))]));
+    expect($codes($more))->toContain(Code::M2);
+    expect($codes(DemoRigs::did($held, new HoldUnused('weft-r8t', false))))->toContain(Code::M2);
+    expect(fn () => DemoRigs::did($rig, new HoldUnused('ostrel-9', true)))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('box'));
+});
