@@ -7,9 +7,14 @@ use Linguator\Core\Document\Node;
 use Linguator\Core\Finding\Code;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Steps\Bind\BindReview;
+use Linguator\Core\Steps\Bind\LogAttempt;
 use Linguator\Core\Steps\Order\FollowOrder;
+use Linguator\Core\Steps\Order\OrderCheck;
+use Linguator\Core\Steps\Order\OrderObservation;
 use Linguator\Core\Steps\Order\OrderReview;
 use Linguator\Core\Steps\Order\SetHandsetOrder;
+use Linguator\Core\Steps\Path\ChooseWay;
 use Linguator\Core\Steps\Switches\AddWindow;
 use Linguator\Core\Steps\Switches\ChannelRules;
 use Linguator\Core\Steps\Switches\SetSwitch;
@@ -47,8 +52,9 @@ it('offers no channel that the link keeps, and none beyond those that get throug
     $chain = json_decode((string) json_encode(DemoRigs::get('dunlin')->document->chain));
     $chain[1]->reserved_channels = [(object) ['channel' => 8, 'for' => 'signal_strength'], (object) ['channel' => 9]];
     $rig = DemoRigs::changed(DemoRigs::get('dunlin'), RigPatch::of(['chain' => $chain]));
-    expect((new ChannelRules(DemoRigs::get('dunlin')))->nextFree())->toBe(8)->and((new ChannelRules($rig))->nextFree())->toBe(10);
-    $chain[0]->channels = 9;
+    expect((new ChannelRules(DemoRigs::get('dunlin')))->nextFree())->toBe(8)->and((new ChannelRules($rig))->nextFree())->toBeNull();
+    unset($chain[1]->reserved_channels);
+    $chain[0]->channels = 7;
     expect((new ChannelRules(DemoRigs::changed($rig, RigPatch::of(['chain' => $chain]))))->nextFree())->toBeNull();
 });
 
@@ -86,4 +92,51 @@ it('takes it that the unused channels of a train are held, and the finding is go
     expect($codes($more))->toContain(Code::M2);
     expect($codes(DemoRigs::did($held, new HoldUnused('weft-r8t', false))))->toContain(Code::M2);
     expect(fn () => DemoRigs::did($rig, new HoldUnused('ostrel-9', true)))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('box'));
+});
+
+it('names the plug that stands in the wrong pin', function () {
+    $order = new OrderReview(DemoRigs::get('avocet'));
+    // Tarn T7 brings A on 2 and E on 3; the two plugs are swapped.
+    $check = OrderCheck::of($order, OrderObservation::fromSight($order, (object) ['A' => 'E', 'E' => 'A', 'T' => 'T', 'R' => 'R']));
+    expect($check->explanation())->toStartWith('The elevator plug stands in pin 2; the aileron plug stands in pin 3.');
+});
+
+it('asks for as many channels as the craft has, and says in numbers what does not get through', function () {
+    $rig = DemoRigs::changed(DemoRigs::get('oystercatcher'), RigPatch::of(['craft.functions' => []], ['path.channels']));
+    expect($rig->channels())->toBe(4);
+    $more = DemoRigs::changed(DemoRigs::get('dunlin'), RigPatch::of(['path.channels' => 24]));
+    $misses = array_merge(...array_column(DemoRigs::review($more)['couplings'], 'misses'));
+    expect($misses[0]['code'])->toBe('M12')->and($misses[0]['message'])->toMatch('/: 24 asked for, 9 get through\.$/');
+});
+
+it('offers every way in which two boxes join with its price, and takes the one that is chosen', function () {
+    $rig = DemoRigs::get('mudlark');
+    $ways = DemoRigs::review($rig)['couplings'][0]['ways'];
+    expect(array_column($ways, 'chosen'))->toContain(true)->and($ways[0]['chosen'])->toBeTrue();
+    $wires = DemoRigs::review(DemoRigs::get('avocet'))['couplings'][2]['ways'];
+    expect(array_column($wires, 'via'))->toBe(['pwm']);
+    $two = array_values(array_filter(Linguator\Core\Tests\Situations::all(), fn ($situation): bool => str_starts_with($situation->name, '02')))[0];
+    $rig = Linguator\Core\Tests\Situations::rig($two);
+    $ways = DemoRigs::review($rig)['couplings'][1]['ways'];
+    expect(count($ways))->toBeGreaterThan(1);
+    $other = $ways[1];
+    $chosen = DemoRigs::did($rig, new ChooseWay('weft-r6', 'shoal-gyro', $other['via']));
+    expect(DemoRigs::review($chosen)['couplings'][1]['via'])->toBe($other['via']);
+    expect(fn () => DemoRigs::did($rig, new ChooseWay('weft-r6', 'shoal-gyro', 's100i')))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('via'));
+    expect(fn () => DemoRigs::did($rig, new ChooseWay('shoal-gyro', 'weft-r6', 'ppm')))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('from'));
+});
+
+it('ladders only what both ends and the path can do, and joins the chain by what bound', function () {
+    $rig = DemoRigs::get('dunlin');
+    $hop = (new BindReview($rig))->hopAt(1);
+    // weft-8 knows no channel modes: those of weft-16 are another variant's.
+    expect($hop->channelModes)->toContain('1-8')->and($hop->variants[0])->toBe('weft-8');
+    $sixteen = DemoRigs::changed($rig, RigPatch::of(['path.channels' => 9, 'settings.links' => []]));
+    expect((new BindReview($sixteen))->hopAt(1)->channelModes)->toBe(['1-16']);
+    $bound = DemoRigs::did($rig, new LogAttempt(new Node((object) ['hop' => 1, 'variant' => 'weft-16', 'channel_mode' => '1-16', 'distance_m' => 2, 'bound' => true])));
+    $coupling = DemoRigs::review($bound)['couplings'][0];
+    expect($coupling['via'])->toBe('weft/weft-16')->and($coupling['detail'])->toContain('ch 1–16');
+    // What did not bind changes nothing of the chain.
+    $tried = DemoRigs::did($rig, new LogAttempt(new Node((object) ['hop' => 1, 'variant' => 'weft-16', 'channel_mode' => '1-16', 'distance_m' => 2, 'bound' => false])));
+    expect(DemoRigs::review($tried)['couplings'][0]['via'])->toBe('weft/weft-8');
 });

@@ -32,6 +32,7 @@ use Linguator\Core\Steps\Path\AskChannels;
 use Linguator\Core\Steps\Path\AskCraft;
 use Linguator\Core\Steps\Path\AskHandset;
 use Linguator\Core\Steps\Path\AskThrough;
+use Linguator\Core\Steps\Path\ChooseWay;
 use Linguator\Core\Steps\Path\PutFunction;
 use Linguator\Core\Steps\Path\RemoveFunction;
 use Linguator\Core\Steps\Path\TakeCards;
@@ -100,6 +101,7 @@ final readonly class Intents
         'tell-subtrim-model' => TellSubtrimModel::class,
         'choose-school' => ChooseSchool::class,
         'choose-centring' => ChooseCentring::class,
+        'choose-way' => ChooseWay::class,
         'hold-unused' => HoldUnused::class,
         'follow-order' => FollowOrder::class,
         'set-target' => SetTarget::class,

@@ -112,7 +112,7 @@ final class AirJoiner
         if ($sender instanceof Handset) {
             $judgement->needs($this->context->channels, $sender->channels, "the handset's channels");
         }
-        $mode = $this->channelMode($sent, $receiver, $judgement);
+        $mode = $this->channelMode($sent, $receiver, $judgement, $this->context->boundMode($sender->id(), $receiver->id));
         if ($judgement->misses !== []) {
             return new Misfit($judgement->misses);
         }
@@ -184,14 +184,16 @@ final class AirJoiner
         }
     }
 
-    /** Fewer channels are faster, so 1–8 is tried first where that is enough. */
-    private function channelMode(Protocol $sent, Receiver $receiver, Judgement $judgement): ?string
+    /** Fewer channels are faster, so 1–8 is tried first where that is enough, and nothing else was bound. */
+    private function channelMode(Protocol $sent, Receiver $receiver, Judgement $judgement, ?string $bound): ?string
     {
         if ($sent->modes === null) {
             return null;
         }
         $wanted = $this->context->channels <= 8 ? [self::EIGHT, self::SIXTEEN] : [self::SIXTEEN];
-        $tried = array_values(array_intersect($wanted, $sent->modes));
+        // What bound is in force, whatever would be faster.
+        $wanted = $bound !== null && in_array($bound, $wanted, true) ? [$bound, ...$wanted] : $wanted;
+        $tried = array_values(array_unique(array_intersect($wanted, $sent->modes)));
         if ($tried === []) {
             $judgement->miss(Code::M10);
 

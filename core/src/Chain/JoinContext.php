@@ -13,8 +13,15 @@ final readonly class JoinContext
     /**
      * @param  positive-int  $channels  How many channels must get through.
      * @param  Pack|null  $pack  What feeds the handset and its bay; null: not known.
+     * @param  array<string, string>  $modes  Channel modes in force by `from/to`, where one was bound.
      */
-    public function __construct(public int $channels, public Handset $handset, public ?Pack $pack)
+    public function __construct(public int $channels, public Handset $handset, public ?Pack $pack, private array $modes = [])
     {
+    }
+
+    /** The channel mode in which these two are bound; null: none is recorded. */
+    public function boundMode(string $from, string $to): ?string
+    {
+        return $this->modes["$from/$to"] ?? null;
     }
 }

@@ -13,7 +13,8 @@ final readonly class Miss
     {
     }
 
-    public static function of(Code $code, string $from, string $to): self
+    /** @param  string  $numbers  What was found and expected, where that is known. */
+    public static function of(Code $code, string $from, string $to, string $numbers = ''): self
     {
         [$message, $change] = match ($code) {
             Code::M1 => ["A radio inside $from cannot be switched off, so no module may run beside it.", 'Use the radio inside, or another handset.'],
@@ -29,6 +30,6 @@ final readonly class Miss
             default => ["$from and $to do not join ({$code->value}).", ''],
         };
 
-        return new self($code, $message, $change);
+        return new self($code, $numbers === '' ? $message : rtrim($message, '.').": $numbers.", $change);
     }
 }

@@ -40,7 +40,7 @@ final readonly class RigChain
         if ($handset === null || $rig->boxes->craft() === null) {
             return new self($rig, [], null);
         }
-        $context = new JoinContext($rig->channels(), $handset, $rig->pack());
+        $context = new JoinContext($rig->channels(), $handset, $rig->pack(), self::boundModes($rig));
         [$wires, $air] = [new WireJoiner($context), new AirJoiner($context)];
         $couplings = [];
         for ($k = 1; $k < count($rig->boxes); $k++) {
@@ -120,6 +120,20 @@ final readonly class RigChain
         return $like(static fn (Protocol $p): bool => $p->family === $via[0] && $p->variant === ($via[1] ?? null))
             ?? $like(static fn (Protocol $p): bool => $p->family === $via[0])
             ?? $shared[0] ?? null;
+    }
+
+    /** @return array<string, string> Channel modes in which links are bound, by `from/to`. */
+    private static function boundModes(RigDocument $rig): array
+    {
+        $modes = [];
+        foreach ($rig->settings()->nodes('links') as $link) {
+            $mode = $link->node('settings')?->textOrNull('channel_mode');
+            if ($mode !== null) {
+                $modes["{$link->text('from')}/{$link->text('to')}"] = $mode;
+            }
+        }
+
+        return $modes;
     }
 
     private static function neighbours(RigDocument $rig, Box $from, Box $to, WireJoiner $wires, AirJoiner $air): Neighbours

@@ -13,6 +13,7 @@ use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\GearCard;
 use Linguator\Core\Gear\Handset;
 use Linguator\Core\Gear\Kind;
+use Linguator\Core\Gear\ServoSet;
 use Linguator\Core\Supply\Pack;
 
 /** One chain set up for one craft, with its settings and what was checked. The document is kept as it came. */
@@ -164,15 +165,21 @@ final class RigDocument
     }
 
     /**
-     * How many channels must get through: as asked, else as many as the functions need, else eight.
+     * How many channels must get through: as asked, else as many as the functions told or the servos of the craft need, else eight.
      *
      * @return positive-int
      */
     public function channels(): int
     {
         $highest = $this->functions()?->highest() ?? 0;
+        $craft = $this->boxes->craft();
+        $needed = match (true) {
+            $highest > 0 => max(ChannelOrder::STICKS, $highest),
+            $craft instanceof ServoSet && $craft->functions !== [] => max(ChannelOrder::STICKS, count(array_unique($craft->functions))),
+            default => self::USUAL_CHANNELS,
+        };
 
-        return max(1, $this->path()->intOrNull('channels') ?? ($highest === 0 ? self::USUAL_CHANNELS : max(ChannelOrder::STICKS, $highest)));
+        return max(1, $this->path()->intOrNull('channels') ?? $needed);
     }
 
     /** Null: not told. */

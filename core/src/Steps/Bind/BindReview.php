@@ -17,6 +17,7 @@ use Linguator\Core\Document\Node;
 use Linguator\Core\Failsafe\FailsafeReview;
 use Linguator\Core\Failsafe\SetBy;
 use Linguator\Core\Gear\Handset;
+use Linguator\Core\Gear\Protocol;
 use Linguator\Core\Gear\Receiver;
 use Linguator\Core\Proof\CheckKind;
 use Linguator\Core\Proof\CheckState;
@@ -30,6 +31,8 @@ final readonly class BindReview
 {
     /** Families without a choice of channel modes are bound in this one. */
     private const NO_MODES = 'as it is';
+
+    private const EIGHT = 8;
 
     /** @var list<Joint> The air links, from the handset on. */
     private array $links;
@@ -54,6 +57,12 @@ final readonly class BindReview
     public function hops(): array
     {
         return array_map($this->hop(...), $this->links, array_keys($this->links));
+    }
+
+    /** The air link of a hop, from 1; null: there is none. */
+    public function link(int $hop): ?Joint
+    {
+        return $this->links[$hop - 1] ?? null;
     }
 
     /** @throws DocumentError at `hop` if there is no such hop, from 1. */
@@ -151,37 +160,74 @@ final readonly class BindReview
         return null;
     }
 
-    /** Every variant of this family that both ends could mean, the recorded one first, then what else the sender offers. */
+    /** What both ends can do and the path needs, what the path takes first. */
     private function candidates(Joint $joint, Receiver $receiver): Candidates
     {
         $family = $joint->sent->family ?? '';
-        $heard = array_values(array_filter($receiver->protocols, static fn ($protocol): bool => $protocol->family === $family));
-        $takes = array_map(static fn ($protocol): ?string => $protocol->variant, $heard);
+        $heard = array_values(array_filter($receiver->protocols, static fn (Protocol $protocol): bool => $protocol->family === $family));
+        $takes = array_map(static fn (Protocol $protocol): ?string => $protocol->variant, $heard);
+        $takesAny = in_array(null, $takes, true) || in_array(Candidates::AUTO, $takes, true);
         [$variants, $modes, $regions] = [[], [], []];
         foreach (AirJoiner::radiosOf($joint->from) as $radio) {
             foreach ($radio->protocols as $sent) {
-                if ($sent->family !== $family) {
-                    continue;
+                $isMeant = $sent->family === $family && ($sent->variant === null || $sent->variant === Candidates::AUTO || $takesAny || in_array($sent->variant, $takes, true));
+                if ($isMeant) {
+                    array_push($variants, ...array_filter([$sent->variant], is_string(...)));
+                    array_push($modes, ...($sent->modes ?? []));
+                    $regions[] = $sent->region;
                 }
-                if ($sent->variant !== null && ($sent->variant === Candidates::AUTO || in_array($sent->variant, $takes, true) || in_array(null, $takes, true) || in_array(Candidates::AUTO, $takes, true))) {
-                    $variants[] = $sent->variant;
-                }
-                array_push($modes, ...($sent->modes ?? []));
-                $regions[] = $sent->region;
             }
         }
-        $variants = array_values(array_unique([...$variants, ...array_filter($takes, static fn (?string $variant): bool => $variant !== null && $variants === [])]));
-        $regions = array_values(array_unique(array_filter([...$regions, ...array_map(static fn ($protocol): ?string => $protocol->region, $heard)])));
-        sort($modes);
+        $variants = $variants === [] ? array_filter($takes, is_string(...)) : $variants;
+        $regions = array_filter([...$regions, ...array_map(static fn (Protocol $protocol): ?string => $protocol->region, $heard)], is_string(...));
+        $variants = self::first($variants, self::automaticFirst($variants, $joint->sent?->variant));
+        $modes = self::first($this->carried($modes, $receiver), array_filter([(string) ($joint->link['channel_mode'] ?? '')]));
 
         return new Candidates(
             $variants === [] ? [$family] : $variants,
-            $modes === [] ? [self::NO_MODES] : array_values(array_unique($modes)),
-            $regions,
+            $modes === [] ? [self::NO_MODES] : $modes,
+            array_values(array_unique($regions)),
             [],
-            array_filter($heard, static fn ($protocol): bool => $protocol->refusesAuto) !== [],
+            array_filter($heard, static fn (Protocol $protocol): bool => $protocol->refusesAuto) !== [],
             $joint->sent->region ?? $joint->heard?->region,
         );
+    }
+
+    /**
+     * Detection first, where there is one, then what the path takes.
+     *
+     * @param  array<string>  $variants
+     * @return list<string>
+     */
+    private static function automaticFirst(array $variants, ?string $taken): array
+    {
+        return array_values(array_filter([in_array(Candidates::AUTO, $variants, true) ? Candidates::AUTO : null, $taken], is_string(...)));
+    }
+
+    /**
+     * Channel modes that the receiver takes and that carry what is asked for.
+     *
+     * @param  list<string>  $modes
+     * @return list<string>
+     */
+    private function carried(array $modes, Receiver $receiver): array
+    {
+        $enough = $this->rig->channels() <= self::EIGHT ? $modes : array_diff($modes, ['1-8']);
+        $taken = $receiver->channelModes === null ? $enough : array_intersect($enough, $receiver->channelModes);
+
+        return array_values($taken);
+    }
+
+    /**
+     * Each once, these in front.
+     *
+     * @param  array<string>  $all
+     * @param  array<string>  $front
+     * @return list<string>
+     */
+    private static function first(array $all, array $front): array
+    {
+        return array_values(array_unique([...array_intersect($front, $all), ...$all]));
     }
 
     /** @return list<Attempt> Those of this hop that name something still on the list. */

@@ -64,7 +64,13 @@ final readonly class OrderCheck
     /** What would explain what was seen: a module that remaps although it should not, or the reverse, or another handset order. */
     public function explanation(): ?string
     {
-        return $this->wrong() === [] ? null : $this->explainedByModule() ?? $this->explainedByHandset();
+        if ($this->wrong() === []) {
+            return null;
+        }
+        $byHandset = $this->explainedByHandset();
+        $byPlugs = $this->explainedByPlugs();
+
+        return $this->explainedByModule() ?? ($byPlugs === null ? $byHandset : $byPlugs.($byHandset === null ? '' : " Or no plug is wrong: $byHandset"));
     }
 
     /** The check that it makes, with the settings it was made with. */
@@ -95,6 +101,23 @@ final readonly class OrderCheck
         }
 
         return null;
+    }
+
+    /** One plug or several in the wrong pin, where every channel comes out of a pin of its own. */
+    private function explainedByPlugs(): ?string
+    {
+        if ($this->order->taker?->byPwm !== true) {
+            return null;
+        }
+        $parts = [];
+        foreach ($this->wrong() as $row) {
+            $moved = $row->channel === null ? null : self::movedLetter($this->order, $this->trace, $row->channel);
+            if ($moved !== null) {
+                $parts[] = "the {$moved->functionName()} plug stands in pin $row->expected";
+            }
+        }
+
+        return $parts === [] ? null : ucfirst(implode('; ', $parts)).'.';
     }
 
     private function explainedByHandset(): ?string

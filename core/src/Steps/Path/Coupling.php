@@ -18,6 +18,7 @@ final readonly class Coupling
      * @param  list<Fact>  $facts
      * @param  list<SettingToMake>  $changes
      * @param  list<Miss>  $misses
+     * @param  list<CouplingWay>  $ways  Every way in which the two join.
      */
     public function __construct(
         public string $from,
@@ -32,6 +33,7 @@ final readonly class Coupling
         public Findings $findings,
         public array $changes,
         public array $misses,
+        public array $ways,
     ) {
     }
 

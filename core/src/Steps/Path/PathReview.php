@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Steps\Path;
 
+use Linguator\Core\Chain\AirJoiner;
 use Linguator\Core\Chain\Joint;
 use Linguator\Core\Chain\Miss;
 use Linguator\Core\Chain\SettingChange;
@@ -11,6 +12,14 @@ use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
+use Linguator\Core\Gear\Box;
+use Linguator\Core\Gear\Handset;
+use Linguator\Core\Gear\InputPort;
+use Linguator\Core\Gear\Module;
+use Linguator\Core\Gear\OutputPort;
+use Linguator\Core\Gear\Protocol;
+use Linguator\Core\Gear\Radio;
+use Linguator\Core\Gear\Receiver;
 use Linguator\Core\Rig\Neighbours;
 use Linguator\Core\Rig\RigChain;
 use Linguator\Core\Rig\RigDocument;
@@ -109,7 +118,28 @@ final readonly class PathReview
             $findings,
             $changes,
             $this->misses($neighbours),
+            $this->ways($neighbours, $joint),
         );
+    }
+
+    /**
+     * Every way in which the two join, with its price: the cheapest of those of one format.
+     *
+     * @return list<CouplingWay> The chosen one first, then fewest things to mend, to set, and the shortest delay.
+     */
+    private function ways(Neighbours $neighbours, ?Joint $chosen): array
+    {
+        $best = [];
+        foreach ($neighbours->ways as $joint) {
+            $known = $best[$joint->via] ?? null;
+            $best[$joint->via] = $joint === $chosen || $known === null || ($known !== $chosen && [$joint->fixes, count($joint->changes), $joint->stage->mean()] < [$known->fixes, count($known->changes), $known->stage->mean()]) ? $joint : $known;
+        }
+        $ways = array_map(fn (Joint $joint): CouplingWay => new CouplingWay(
+            $joint->via, $this->label($joint), round($joint->stage->mean(), 2), count($joint->changes), $joint->fixes, $joint->isAir() ? null : $joint->bringsDataBack(), $joint->via === $chosen?->via,
+        ), array_values($best));
+        usort($ways, static fn (CouplingWay $a, CouplingWay $b): int => [! $a->chosen, $a->fixes, $a->settings, $a->meanMs] <=> [! $b->chosen, $b->fixes, $b->settings, $b->meanMs]);
+
+        return $ways;
     }
 
     private function stateOf(Neighbours $neighbours, Findings $findings, int $toSet): CouplingState
@@ -137,7 +167,50 @@ final readonly class PathReview
     /** @return list<Miss> */
     private function misses(Neighbours $neighbours): array
     {
-        return array_map(static fn (Code $code): Miss => Miss::of($code, $neighbours->from->name(), $neighbours->to->name()), $neighbours->misses);
+        return array_map(fn (Code $code): Miss => Miss::of($code, $neighbours->from->name(), $neighbours->to->name(), $this->numbers($code, $neighbours)), $neighbours->misses);
+    }
+
+    /** Found and expected: channels asked for and carried (M12), full voltage and what is taken (P1). */
+    private function numbers(Code $code, Neighbours $neighbours): string
+    {
+        if ($code === Code::M12) {
+            $most = array_filter([self::sends($neighbours->from), self::takes($neighbours->to)], is_int(...));
+
+            return $most === [] ? '' : sprintf('%d asked for, %d get through', $this->rig->channels(), min($most));
+        }
+        $full = $this->rig->pack()?->supply()->full;
+        if ($code !== Code::P1 || ! $neighbours->to instanceof Module || $neighbours->to->supply->max === null || $full === null) {
+            return '';
+        }
+
+        return sprintf('%g V when full, it takes at most %g V', $full, $neighbours->to->supply->max);
+    }
+
+    /** The most channels a box sends; null: not known. */
+    private static function sends(Box $box): ?int
+    {
+        $counts = array_map(static fn (Radio $radio): ?int => self::most(array_map(static fn (Protocol $protocol): ?int => $protocol->channels, $radio->protocols)), AirJoiner::radiosOf($box));
+        $wires = array_map(static fn (OutputPort $port): ?int => $port->channels, $box->ports()->outputs);
+        $own = $box instanceof Handset ? $box->channels : null;
+        $sent = self::most([...$counts, ...$wires]);
+
+        return $own === null ? $sent : min($own, $sent ?? $own);
+    }
+
+    /** The most channels a box takes in; null: not known. */
+    private static function takes(Box $box): ?int
+    {
+        return self::most($box instanceof Receiver
+            ? array_map(static fn (Protocol $protocol): ?int => $protocol->channels, $box->protocols)
+            : array_map(static fn (InputPort $port): ?int => $port->channels, $box->ports()->inputs));
+    }
+
+    /** @param  list<int|null>  $counts */
+    private static function most(array $counts): ?int
+    {
+        $known = array_filter($counts, is_int(...));
+
+        return count($known) < count($counts) || $known === [] ? null : max($known);
     }
 
     private function label(Joint $joint): string

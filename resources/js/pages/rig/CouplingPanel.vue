@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import FactsTable from '@/components/FactsTable.vue'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
-import type { RigData } from '@/api/rigs'
+import type { CouplingWayView, RigData } from '@/api/rigs'
+import { figure } from '@/lib/numberText'
 import CouplingMark, { COUPLING_WORDS } from '@/components/CouplingMark.vue'
 import type { RigHandle } from '@/composables/useRig'
 import FindingLine from '@/components/FindingLine.vue'
@@ -18,6 +19,15 @@ defineEmits<{ close: [] }>()
 
 const coupling = computed(() => props.rig.review.couplings[props.position])
 const name = (id: string | undefined) => props.rig.review.boxes.find((box) => box.id === id)?.name ?? ''
+const priceOf = (way: CouplingWayView) =>
+  [
+    `${figure(way.mean_ms)} ms on average`,
+    way.settings === 0 ? 'nothing to set' : way.settings === 1 ? 'one thing to set' : `${way.settings} things to set`,
+    way.fixes > 0 ? `${way.fixes} to mend` : '',
+    way.brings_data_back === null ? '' : way.brings_data_back ? 'data comes back' : 'no data back',
+  ]
+    .filter(Boolean)
+    .join(', ')
 const panel = ref<HTMLElement | null>(null)
 const focus = () => nextTick(() => panel.value?.focus())
 onMounted(focus)
@@ -42,6 +52,24 @@ watch(() => props.position, focus)
           <h3>Set in the boxes</h3>
           <SettingTicks :changes="coupling.changes" :handle="handle" />
         </template>
+        <template v-if="coupling.ways.length > 1">
+          <h3>Ways to join them</h3>
+          <ul class="plain-list ways">
+            <li v-for="way in coupling.ways" :key="way.via" :class="{ chosen: way.chosen }">
+              <span
+                ><b>{{ way.label }}</b> <span class="muted small">{{ priceOf(way) }}</span></span
+              >
+              <span v-if="way.chosen" class="muted small">taken</span>
+              <a-button
+                v-else
+                size="small"
+                :aria-label="`Join by ${way.label}`"
+                @click="handle.intend('choose-way', { from: coupling.from, to: coupling.to, via: way.via })"
+                >Take it</a-button
+              >
+            </li>
+          </ul>
+        </template>
         <p v-if="coupling.changes.length + coupling.findings.length + coupling.misses.length === 0" class="muted">
           Joined as delivered; nothing to set here.
         </p>
@@ -57,6 +85,13 @@ watch(() => props.position, focus)
   background: var(--card);
   border: 1px solid var(--line);
   border-radius: var(--radius);
+}
+.ways li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 0.8rem;
+  padding: 0.25rem 0;
 }
 header {
   display: flex;
