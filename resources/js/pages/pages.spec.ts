@@ -321,5 +321,19 @@ describe('a quick tool', () => {
     await rest(150)
     expect(page.text()).toContain('Found "x"; expected a number.')
     expect(page.find('[aria-invalid="true"]').exists()).toBe(true)
+    // At its field, once, and without the key that scripts know it by.
+    expect(page.findAll('[role="alert"]').map((one) => one.text())).toEqual(['Found "x"; expected a number.'])
+  })
+
+  it('says of an emptied field what it expects, and keeps the answer to the numbers before', async () => {
+    route.params = { tool: 'percent' }
+    answers = () => ({ percent: 100, us: 2012 })
+    const page = part(ToolPage, {}, [CHOICES])
+    await rest(150)
+    answers = () => new http.ApiError(422, 'missing_key', 'The key "percent" is missing.', 'percent')
+    await page.findAll('form.fields input')[0]?.setValue('')
+    await rest(250)
+    expect(page.find('[role="alert"]').text()).toBe('Nothing stands here; expected a number. Below stands the answer to the numbers before.')
+    expect(page.text()).not.toContain('is missing')
   })
 })

@@ -24,12 +24,20 @@ function number(typed: string): number | null {
   return numberFrom(typed.replace(/%\s*$/, ''), props.value, props.isSigned)
 }
 
-function reads(typed: string): boolean {
-  if (typed.trim() === '') return props.mayBeEmpty === true
+/** What is wrong with it, and what stays meanwhile. */
+function wrong(typed: string): string {
+  if (typed.trim() === '') return props.mayBeEmpty === true ? '' : `A number is needed here${stays()}`
   const value = number(typed)
-  if (value === null || (props.isWhole && !Number.isInteger(value))) return false
-  return value >= (props.lowest ?? -Infinity) && value <= (props.highest ?? Infinity)
+  const example = props.isWhole ? '12' : '12.5'
+  if (value === null) return `Found “${typed.trim()}”; expected a number like ${example}${stays()}`
+  if (props.isWhole && !Number.isInteger(value)) return `Found ${typed.trim()}; expected a whole number${stays()}`
+  const [lowest, highest] = [props.lowest ?? -Infinity, props.highest ?? Infinity]
+  if (value >= lowest && value <= highest) return ''
+  const bounds = highest === Infinity ? `${lowest} or more` : lowest === -Infinity ? `${highest} at most` : `${lowest} to ${highest}`
+  return `Found ${typed.trim()}; expected ${bounds}${stays()}`
 }
+
+const stays = () => (props.value === null ? '.' : `. It stays ${props.value}.`)
 
 function tell(typed: string): Promise<boolean> {
   return props.save(typed === '' ? null : number(typed))
@@ -37,5 +45,5 @@ function tell(typed: string): Promise<boolean> {
 </script>
 
 <template>
-  <TextField class="value" :value="text" :reads="reads" :save="tell" :inputmode="isWhole ? 'numeric' : 'decimal'" />
+  <TextField class="value" :value="text" :wrong="wrong" :save="tell" :inputmode="isWhole ? 'numeric' : 'decimal'" />
 </template>

@@ -5,6 +5,7 @@ import NumberField from './NumberField.vue'
 import SelectField from './SelectField.vue'
 import TextField from './TextField.vue'
 import TickField from './TickField.vue'
+import { part } from '@/testing/bench'
 
 /** A bench that answers when it is told to. */
 function slow() {
@@ -18,7 +19,7 @@ const box = (field: ReturnType<typeof mount>) => field.find('input, select')
 
 /** Letters come, the field is not left. */
 async function typeOn(field: ReturnType<typeof mount>, text: string): Promise<void> {
-  ;(field.element as HTMLInputElement).value = text
+  ;(box(field).element as HTMLInputElement).value = text
   await box(field).trigger('input')
 }
 
@@ -37,13 +38,13 @@ describe('a text field', () => {
     await field.setProps({ value: 'red' })
     answer(true)
     await flushPromises()
-    expect(value(field.element)).toBe('red and bl')
+    expect(value(box(field).element)).toBe('red and bl')
     await box(field).setValue('red and black')
     answer(true)
     await field.setProps({ value: 'red and black' })
     await flushPromises()
     await field.setProps({ value: 'green' })
-    expect(value(field.element)).toBe('green')
+    expect(value(box(field).element)).toBe('green')
   })
 
   it('keeps what was not taken', async () => {
@@ -53,12 +54,12 @@ describe('a text field', () => {
     await box(field).trigger('change')
     answer(false)
     await flushPromises()
-    expect(value(field.element)).toBe('red')
+    expect(value(box(field).element)).toBe('red')
   })
 
   it('tells nothing twice, nothing unchanged, and nothing that cannot be meant', async () => {
     const { save } = slow()
-    const field = mount(TextField, { props: { value: 'white', save, reads: (text: string) => text !== '?' } })
+    const field = mount(TextField, { props: { value: 'white', save, wrong: (text: string) => (text === '?' ? 'no question' : '') } })
     await box(field).setValue(' white ')
     await box(field).trigger('change')
     await box(field).trigger('change')
@@ -66,11 +67,11 @@ describe('a text field', () => {
     await box(field).setValue('?')
     await box(field).trigger('change')
     expect(save).not.toHaveBeenCalled()
-    expect(field.attributes('aria-invalid')).toBe('true')
-    expect(value(field.element)).toBe('?')
+    expect(box(field).attributes('aria-invalid')).toBe('true')
+    expect(value(box(field).element)).toBe('?')
     await box(field).trigger('keydown', { key: 'Escape' })
-    expect(value(field.element)).toBe('white')
-    expect(field.attributes('aria-invalid')).toBe('false')
+    expect(value(box(field).element)).toBe('white')
+    expect(box(field).attributes('aria-invalid')).toBe('false')
   })
 })
 
@@ -80,7 +81,7 @@ describe('a number field', () => {
     const field = mount(NumberField, { props: { value: 100, save, ...props } })
     await box(field).setValue(text)
     await box(field).trigger('change')
-    return { told: save.mock.calls[0] as unknown[] | undefined, isWrong: field.attributes('aria-invalid') === 'true' }
+    return { told: save.mock.calls[0] as unknown[] | undefined, isWrong: box(field).attributes('aria-invalid') === 'true' }
   }
 
   it.each([
@@ -144,5 +145,36 @@ describe('a tick', () => {
     answer(true)
     await flushPromises()
     expect(tick.element.checked).toBe(true)
+  })
+})
+
+describe('what is wrong with a number', () => {
+  const said = async (props: Record<string, unknown>, text: string) => {
+    const page = part(NumberField, { value: 1060, save: () => Promise.resolve(true), ...props })
+    const field = page.find('input')
+    await field.setValue(text)
+    await field.trigger('change')
+    return page.find('[role="alert"]').exists() ? page.find('[role="alert"]').text() : ''
+  }
+  it.each([
+    ['abc', {}, 'Found “abc”; expected a number like 12.5. It stays 1060.'],
+    ['', {}, 'A number is needed here. It stays 1060.'],
+    ['', { mayBeEmpty: true }, ''],
+    ['9999999', { lowest: 1, highest: 5000 }, 'Found 9999999; expected 1 to 5000. It stays 1060.'],
+    ['-1', { isSigned: true, lowest: 0 }, 'Found -1; expected 0 or more. It stays 1060.'],
+    ['1.5', { isWhole: true }, 'Found 1.5; expected a whole number. It stays 1060.'],
+    ['abc', { value: null }, 'Found “abc”; expected a number like 12.5.'],
+    ['1085,5', {}, ''],
+    ['+3', {}, ''],
+  ])('"%s" is told in words at its place', async (text, props, words) => expect(await said(props, text)).toBe(words))
+
+  it('is no longer said once it is typed anew, and the field is described by it', async () => {
+    const page = part(NumberField, { value: 1, save: () => Promise.resolve(true) })
+    const field = page.find('input')
+    await field.setValue('x')
+    await field.trigger('change')
+    expect(page.find(`#${field.attributes('aria-describedby') ?? 'none'}`).text()).toContain('It stays 1.')
+    await field.setValue('2')
+    expect(page.find('[role="alert"]').exists()).toBe(false)
   })
 })

@@ -22,9 +22,11 @@ const tellOffset = (offset: number | null) => tell({ offset: offset ?? 0 })
 const tellPowerUp = (position: string) => tell({ power_up: Number(position) })
 const tellLevels = (text: string) => tell({ curve: text === '' ? null : (numbersFrom(text) ?? null) })
 
-function areLevels(text: string): boolean {
+function wrongLevels(text: string): string {
   const levels = text.trim() === '' ? [] : numbersFrom(text)
-  return levels !== null && levels.length !== 1 && levels.length <= MOST_LEVELS
+  if (levels === null) return `Found “${text.trim()}”; expected a number for each position, like −50 0 100.`
+  if (levels.length === 1) return 'Found one level; expected one for each position, at least two.'
+  return levels.length > MOST_LEVELS ? `Found ${levels.length} levels; expected ${MOST_LEVELS} at most.` : ''
 }
 </script>
 
@@ -40,7 +42,7 @@ function areLevels(text: string): boolean {
       ><TextField
         class="value wide"
         :value="(row.curve ?? []).join(' ')"
-        :reads="areLevels"
+        :wrong="wrongLevels"
         :save="tellLevels"
         maxlength="60"
         placeholder="evenly spread"

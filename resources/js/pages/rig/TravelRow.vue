@@ -143,6 +143,7 @@ function leave(event: FocusEvent): void {
 }
 .reads {
   display: flex;
+  flex-wrap: wrap;
   gap: 0.35rem;
 }
 .ends {

@@ -32,9 +32,14 @@ function number(raw: string): number | undefined {
 const wordsOf = (raw: string) => raw.split(/[\s;,]+/).filter((word) => word !== '')
 
 /** What cannot be meant stays in the field and is marked. */
-function reads(raw: string): boolean {
-  if (props.field.type === 'number') return raw.trim() === '' || number(raw) !== undefined
-  return props.field.type !== 'numbers' || wordsOf(raw).every((word) => number(word) !== undefined)
+function wrong(raw: string): string {
+  if (props.field.type === 'number') {
+    return raw.trim() === '' || number(raw) !== undefined
+      ? ''
+      : `Found “${raw.trim()}”; expected a number${text.value === '' ? '.' : `. It stays ${text.value}.`}`
+  }
+  const odd = props.field.type === 'numbers' ? wordsOf(raw).find((word) => number(word) === undefined) : undefined
+  return odd === undefined ? '' : `Found “${odd}”; expected numbers with blanks or commas between them.`
 }
 
 function tell(raw: string): Promise<boolean> {
@@ -119,7 +124,7 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
         :id="id"
         :class="{ value: field.type !== 'text' }"
         :value="text"
-        :reads="reads"
+        :wrong="wrong"
         :save="tell"
         :placeholder="field.hint ?? 'not known'"
         :inputmode="field.type === 'number' ? 'decimal' : undefined"

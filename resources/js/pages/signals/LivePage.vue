@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import NumberField from '@/components/form/NumberField.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { deskQuery } from '@/api/captures'
@@ -24,6 +25,11 @@ const sentence = computed(() => {
   return `This is ${seen.value.name}.`
 })
 const up = computed(() => Object.entries(seen.value?.flags ?? {}).filter(([name, isUp]) => isUp && (name === 'failsafe' || name === 'frame_lost')))
+
+const keepPort = (value: number | null) => {
+  if (value !== null) port.value = value
+  return Promise.resolve(true)
+}
 </script>
 
 <template>
@@ -38,7 +44,7 @@ const up = computed(() => Object.entries(seen.value?.flags ?? {}).filter(([name,
           <span class="value">php artisan linguator:stand-in --format=s100i --seconds=600 --port=4420</span>
         </p>
         <div class="row">
-          <label>Port <input v-model.number="port" class="field value" type="number" min="1" max="65535" /></label>
+          <label>Port <NumberField :value="port" :save="keepPort" :lowest="1" :highest="65535" is-whole aria-label="Port" maxlength="5" /></label>
           <a-button v-if="state !== 'tcp'" type="primary" html-type="submit">Listen</a-button>
           <a-button v-else @click="stop">Stop</a-button>
         </div>

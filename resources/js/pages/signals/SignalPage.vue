@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import NumberField from '@/components/form/NumberField.vue'
 import { moment as date } from '@/lib/dates'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
@@ -89,6 +90,11 @@ useKeys((key) => {
   void router.push('/signals')
   return true
 })
+
+const keepRate = (value: number | null) => {
+  told('max_rate', value === null ? '' : String(value))
+  return Promise.resolve(true)
+}
 </script>
 
 <template>
@@ -143,14 +149,15 @@ useKeys((key) => {
           >
           <label v-if="answer.period_ms"
             >reader takes up to
-            <input
-              class="field value rate"
-              type="number"
-              min="1"
-              :value="options.max_rate ?? ''"
+            <NumberField
+              class="rate"
+              :value="options.max_rate ?? null"
+              :save="keepRate"
+              :lowest="1"
+              may-be-empty
               placeholder="?"
               aria-label="Most frames a second that the reader takes"
-              @change="told('max_rate', ($event.target as HTMLInputElement).value)"
+              maxlength="7"
             />
             Hz</label
           >

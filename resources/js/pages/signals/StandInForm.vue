@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue'
 import LabelledField from '@/components/form/LabelledField.vue'
+import NumberField from '@/components/form/NumberField.vue'
 
 export interface StandInFormProps {
   formats: { id: string; name: string }[]
@@ -32,6 +33,13 @@ watch(
   () => (form.amount = fault.value?.usual ?? 0),
 )
 
+const kept = (take: (value: number) => void) => (value: number | null) => {
+  if (value !== null) take(value)
+  return Promise.resolve(true)
+}
+const keepSeconds = kept((value) => (form.seconds = value))
+const keepAmount = kept((value) => (form.amount = value))
+
 function send(): void {
   const standIn: Record<string, unknown> = { format: form.format, seconds: form.seconds }
   if (form.inverted) standIn.inverted = true
@@ -58,7 +66,8 @@ function send(): void {
       >
       <LabelledField label="for"
         ><span class="unit"
-          ><input v-model.number="form.seconds" class="field value" type="number" min="0.1" max="60" step="0.1" /> s</span
+          ><NumberField :value="form.seconds" :save="keepSeconds" :lowest="0.1" :highest="60" aria-label="for how many seconds" maxlength="6" />
+          s</span
         ></LabelledField
       >
       <LabelledField label="and"
@@ -68,7 +77,7 @@ function send(): void {
       >
       <LabelledField v-if="form.fault !== 'none'" label="by how much"
         ><span class="unit"
-          ><input v-model.number="form.amount" class="field value" type="number" min="0" step="any" /> {{ fault?.unit }}</span
+          ><NumberField :value="form.amount" :save="keepAmount" :lowest="0" aria-label="by how much" maxlength="9" /> {{ fault?.unit }}</span
         ></LabelledField
       >
       <label class="tick"><input v-model="form.inverted" type="checkbox" /> upside down</label>

@@ -258,7 +258,8 @@ describe('a stand-in', () => {
     const page = shown()
     const [, , fault] = page.findAll('select')
     await fault?.setValue('dropped')
-    await page.findAll('input[type="number"]')[1]?.setValue('25')
+    await page.find('[aria-label="by how much"]').setValue('25')
+    await page.find('[aria-label="by how much"]').trigger('change')
     await page.find('input[type="checkbox"]').setValue(true)
     await page.find('form').trigger('submit')
     expect(sent(page)).toEqual([{ kind: 'csv', stand_in: { format: 's100i', seconds: 2, inverted: true, dropped: 0.25 } }])
@@ -267,7 +268,7 @@ describe('a stand-in', () => {
   it('proposes a usual amount for each fault, in its unit', async () => {
     const page = shown()
     await page.findAll('select')[2]?.setValue('baud')
-    expect((page.findAll('input[type="number"]')[1]?.element as HTMLInputElement).value).toBe('115200')
+    expect((page.find('[aria-label="by how much"]').element as HTMLInputElement).value).toBe('115200')
     expect(page.text()).toContain('baud')
     await page.find('form').trigger('submit')
     expect(sent(page)).toEqual([{ kind: 'csv', stand_in: { format: 's100i', seconds: 2, baud: 115200 } }])

@@ -36,17 +36,22 @@ const found = useQuery({
   enabled: computed(() => tool.value !== undefined && asked.value.key === tool.value.key),
   gcTime: 0,
 })
-/** The newest answer there was, with the tool that gave it. */
-const newest = ref<{ tool: string; answer: Record<string, unknown> } | null>(null)
-const answer = computed(() => (newest.value !== null && newest.value.tool === tool.value?.key ? newest.value.answer : null))
+/** The newest answer there was, with the tool that gave it and the numbers it answers: what is being typed is not drawn before it is read. */
+const newest = ref<{ tool: string; answer: Record<string, unknown>; answers: Answers } | null>(null)
+const shown = computed(() => (newest.value !== null && newest.value.tool === tool.value?.key ? newest.value : null))
+const answer = computed(() => shown.value?.answer ?? null)
 const problem = computed(() => {
   const error = found.error.value
+  if (error instanceof ApiError && error.code === 'missing_key' && atField.value)
+    return `Nothing stands here; expected ${atField.value.type === 'number' ? 'a number' : 'a value'}.`
   return error === null ? '' : error instanceof ApiError ? error.message : sentenceOf(error)
 })
+/** The field that is wrong, if it is one of these. */
+const atField = computed(() => tool.value?.fields.find((field) => isWrong(field.key)))
 const wrong = computed(() => (found.error.value instanceof ApiError ? found.error.value.path : ''))
 
 watch(found.data, (data) => {
-  if (data && asked.value.key) newest.value = { tool: asked.value.key, answer: data }
+  if (data && asked.value.key) newest.value = { tool: asked.value.key, answer: data, answers: asked.value.answers }
 })
 watch(tool, open, { immediate: true })
 
@@ -168,13 +173,16 @@ async function share(): Promise<void> {
             />
             <small v-if="field.unit">{{ field.unit }}</small></span
           >
+          <small v-if="problem && field === atField" class="field-problem" role="alert"
+            >{{ problem }}<template v-if="answer"> Below stands the answer to the numbers before.</template></small
+          >
         </label>
       </form>
-      <p v-if="problem" class="band stop" role="alert">
+      <p v-if="problem && !atField" class="band stop" role="alert">
         {{ problem }} <span class="value small">{{ wrong }}</span>
       </p>
-      <section v-if="answer" class="answer" :class="{ old: problem }" aria-live="polite" aria-label="Answer">
-        <component :is="tool.answer" :key="tool.key" :answer="answer" :answers="answers" />
+      <section v-if="answer && shown" class="answer" :class="{ old: problem }" aria-live="polite" aria-label="Answer">
+        <component :is="tool.answer" :key="tool.key" :answer="answer" :answers="shown.answers" />
       </section>
       <div class="actions">
         <a-button v-if="tool.step" :aria-expanded="isChoosing" @click="isChoosing = !isChoosing">Use in a rig</a-button>
