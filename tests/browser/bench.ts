@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test as base } from '@playwright/test'
 
@@ -36,23 +37,22 @@ export async function expectNoSidewaysScroll(page: Page): Promise<void> {
   expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)
 }
 
-/** A copy of a demo rig under another name, so that tests do not disturb each other. Gives its address. */
+/**
+ * A demo rig as it is delivered, under another name, so that tests disturb neither each other nor what they find. Gives its address.
+ */
 export async function copyOf(page: Page, slug: string, name: string): Promise<string> {
   await page.goto('/')
-  return page.evaluate(
-    async ([from, as]) => {
-      const document_ = await (await fetch(`/api/v1/rigs/${from}.json`)).json()
-      const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '')
-      const response = await fetch('/api/v1/rigs/import', {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
-        body: JSON.stringify({ text: JSON.stringify({ ...document_, name: as }) }),
-      })
-      if (!response.ok) throw new Error(`no copy of ${from}: ${response.status} ${await response.text()}`)
-      return `/rigs/${(await response.json()).slug}`
-    },
-    [slug, name] as const,
-  )
+  const text = readFileSync(`demo/rigs/${slug}.yaml`, 'utf8').replace(/^name: .*$/m, `name: ${name}`)
+  return page.evaluate(async (yaml) => {
+    const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '')
+    const response = await fetch('/api/v1/rigs/import', {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
+      body: JSON.stringify({ text: yaml }),
+    })
+    if (!response.ok) throw new Error(`not taken: ${response.status} ${await response.text()}`)
+    return `/rigs/${(await response.json()).slug}`
+  }, text)
 }
 
 export { expect }

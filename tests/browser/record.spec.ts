@@ -10,7 +10,7 @@ test('a failsafe that fails its test, is mended, and passes', async ({ page }) =
   await first.getByLabel('seen by').fill('Wren')
   await first.getByRole('button', { name: 'Not as expected' }).click()
   await expect(page.getByRole('status')).toContainText('Kept: Failsafe of hop 1 tested, failed: motor ran on')
-  await expect(first).toContainText('The last test failed.')
+  await expect(first).toContainText('The last test failed: motor ran on.')
 
   await first.getByRole('button', { name: 'Set it again' }).click()
   await expect(first.getByLabel(/go to stored values/)).toBeChecked()

@@ -24,8 +24,15 @@ test('what stands beside the steps is operated: a coupling, the handset, rates, 
   await expect(page.getByText('throw ±358.4 µs')).toBeVisible()
 
   await page.goto(`${address}/travel`)
-  await page.getByRole('button', { name: 'Set as suggested' }).click()
+  // The ends of the throttle are about to change: no threshold is suggested from them.
+  await expect(page.getByText('its ends are about to change')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Set as suggested' })).toHaveCount(0)
+  const low = page.getByRole('textbox', { name: 'Low threshold, µs' })
+  await low.fill('9999999')
+  await low.press('Tab')
+  await expect(page.getByText('Found 9999999; expected 1 to 5000. It stays 1060.')).toBeVisible()
+  await low.fill('1095')
+  await low.press('Tab')
   await expect(page.getByText('The lowest throttle, 1085 µs, is not below the low threshold')).toHaveCount(0)
 
   await page.goto(`${address}/timing`)
