@@ -19,6 +19,8 @@ use Linguator\Core\Steps\Switches\AddWindow;
 use Linguator\Core\Steps\Switches\ChannelRules;
 use Linguator\Core\Steps\Switches\SetSwitch;
 use Linguator\Core\Steps\Timing\HoldUnused;
+use Linguator\Core\Steps\Wiring\TellSupply;
+use Linguator\Core\Supply\Pack;
 use Linguator\Core\Tests\DemoRigs;
 
 /** @return array<string, int> Channels by function. */
@@ -139,4 +141,18 @@ it('ladders only what both ends and the path can do, and joins the chain by what
     // What did not bind changes nothing of the chain.
     $tried = DemoRigs::did($rig, new LogAttempt(new Node((object) ['hop' => 1, 'variant' => 'weft-16', 'channel_mode' => '1-16', 'distance_m' => 2, 'bound' => false])));
     expect(DemoRigs::review($tried)['couplings'][0]['via'])->toBe('weft/weft-8');
+});
+
+it('judges every box with a supply: a relay on its mast too, by what somebody says feeds it', function () {
+    $rig = DemoRigs::get('oystercatcher');
+    $rows = fn (RigDocument $one): array => array_column(DemoRigs::review($one)['wiring']['power'], null, 'name');
+    expect(array_keys($rows($rig)))->toBe(['Weft R16i', 'Longshore 868', 'Sisal S4P'])
+        ->and($rows($rig)['Longshore 868'])->toMatchArray(['from' => 'not said', 'severity' => 'check', 'is_to_tell' => true])
+        ->and($rows($rig)['Sisal S4P']['is_to_tell'])->toBeFalse();
+    $fed = DemoRigs::did(DemoRigs::did($rig, new TellSupply('weft-r16i', null, 5.0)), new TellSupply('longshore', Pack::orNull(new Node((object) ['chemistry' => 'lipo', 'cells' => 4]))));
+    expect($rows($fed)['Weft R16i'])->toMatchArray(['from' => 'a regulator, 5 V', 'severity' => 'ok'])
+        ->and($rows($fed)['Longshore 868'])->toMatchArray(['from' => 'its own pack, 4 LiPo cells', 'severity' => 'stop'])
+        ->and(DemoRigs::readiness($fed)->stops())->toContain($rows($fed)['Longshore 868']['message']);
+    expect(fn () => DemoRigs::did($rig, new TellSupply('sisal-s4p', null, 5.0)))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('box'));
+    expect($rows(DemoRigs::did($fed, new TellSupply('longshore', null)))['Longshore 868']['severity'])->toBe('check');
 });

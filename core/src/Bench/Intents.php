@@ -63,6 +63,7 @@ use Linguator\Core\Steps\Wiring\ColourWire;
 use Linguator\Core\Steps\Wiring\TellAntenna;
 use Linguator\Core\Steps\Wiring\TellCraftPack;
 use Linguator\Core\Steps\Wiring\TellPower;
+use Linguator\Core\Steps\Wiring\TellSupply;
 use Linguator\Core\Steps\Wiring\TellWired;
 
 /** Everything a person can mean to do with a rig, by the name screens and scripts give it. */
@@ -87,6 +88,7 @@ final readonly class Intents
         'tell-wired' => TellWired::class,
         'tell-craft-pack' => TellCraftPack::class,
         'tell-antenna' => TellAntenna::class,
+        'tell-supply' => TellSupply::class,
         'tell-power' => TellPower::class,
         'log-attempt' => LogAttempt::class,
         'prove-bind' => ProveBind::class,

@@ -31,7 +31,7 @@ enum CheckKind: string
             self::Switches => [Dependency::Channels, Dependency::Switches, Dependency::Windows],
             self::FailsafeSet => [Dependency::Order, Dependency::ControllerOrder, Dependency::Remap, Dependency::Directions, Dependency::Travel, Dependency::Receiver, Dependency::ReceiverNumber],
             self::FailsafeTested => [...self::FailsafeSet->dependsOn(), Dependency::Failsafe, Dependency::Controller, Dependency::Windows, Dependency::Thresholds],
-            self::Power => [Dependency::Pack, Dependency::CraftPack, Dependency::Receiver, Dependency::Module, Dependency::Craft],
+            self::Power => [Dependency::Pack, Dependency::CraftPack, Dependency::Supplies, Dependency::Receiver, Dependency::Module, Dependency::Craft],
             self::Antenna => [Dependency::Receiver, Dependency::Module, Dependency::Antenna],
             self::Range => [Dependency::Antenna, Dependency::Receiver, Dependency::Module, Dependency::PowerMw],
         };

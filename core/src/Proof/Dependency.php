@@ -30,6 +30,7 @@ enum Dependency: string
     case PowerMw = 'power_mw';
     case Pack = 'pack';
     case CraftPack = 'craft_pack';
+    case Supplies = 'supplies';
     case Antenna = 'antenna';
     case Failsafe = 'failsafe';
 
@@ -60,6 +61,7 @@ enum Dependency: string
             self::PowerMw => 'the power set',
             self::Pack => "the handset's pack",
             self::CraftPack => 'the pack in the craft',
+            self::Supplies => 'what feeds a box',
             self::Antenna => 'where the antenna sits',
             self::Failsafe => 'what is set for the loss of the link',
         };

@@ -82,6 +82,7 @@ final class SettingsNow
             Dependency::Failsafe => $this->failsafe($hop),
             Dependency::Links, Dependency::Switches, Dependency::Windows => $settings->items($setting->value),
             Dependency::Thresholds => $settings->get('thresholds') ?? new \stdClass,
+            Dependency::Supplies => $settings->get('supplies') ?? new \stdClass,
             Dependency::ReceiverNumber, Dependency::PowerMw, Dependency::CraftPack, Dependency::Antenna => $settings->get($setting->value),
         };
     }

@@ -105,6 +105,8 @@ final class ReadinessReview
         return match (true) {
             $signOff->holds() => Standing::done('Signed off on '.Day::of($signOff->at).'.'),
             $signOff->state === ProofState::Stale && $this->isReady() => Standing::attention('Every check holds again: sign it off anew.'),
+            // What is open elsewhere speaks for itself there.
+            $signOff->state === ProofState::Stale && $redo === 0 => Standing::open('No longer signed off: '.implode(', ', $signOff->reasons).'.'),
             $signOff->state === ProofState::Stale => Standing::attention('No longer signed off: '.implode(', ', $signOff->reasons).'.'),
             $this->stops() !== [] => Standing::open('Not before what stands against it is mended.'),
             $redo > 0 => Standing::open($redo === 1 ? 'One check to do before it is ready.' : "$redo checks to do before it is ready."),

@@ -22,11 +22,17 @@ final readonly class PowerRow
         public Severity $severity,
         public ?Code $code,
         public string $message,
+        public string $box,
+        public bool $isToTell,
     ) {
     }
 
-    /** @param  Supply|null  $supply  Null: not known. */
-    public static function of(string $name, string $from, SupplyRange $range, ?Supply $supply): self
+    /**
+     * @param  string  $box  Its id.
+     * @param  Supply|null  $supply  Null: not known.
+     * @param  bool  $isToTell  Only somebody who sees it can say what feeds it.
+     */
+    public static function of(string $box, string $name, string $from, SupplyRange $range, ?Supply $supply, bool $isToTell = false): self
     {
         $finding = $supply === null ? null : PowerCheck::voltage($name, $range, $supply);
         $isKnown = $supply !== null && $range->isKnown();
@@ -44,6 +50,8 @@ final readonly class PowerRow
                 $isKnown => 'Full and flat voltage both fit.',
                 default => 'What it takes is not known.',
             },
+            $box,
+            $isToTell,
         );
     }
 }

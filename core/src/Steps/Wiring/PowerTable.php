@@ -7,7 +7,9 @@ namespace Linguator\Core\Steps\Wiring;
 use Linguator\Core\Chain\PathRules;
 use Linguator\Core\Gear\Module;
 use Linguator\Core\Gear\Place;
+use Linguator\Core\Gear\Receiver;
 use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\ToldSupply;
 use Linguator\Core\Supply\Supply;
 
 /** What powers what in a rig. */
@@ -20,7 +22,7 @@ final readonly class PowerTable
     /** @return list<PowerRow> */
     public function rows(): array
     {
-        return [...$this->inBay(), ...$this->inCraft()];
+        return [...$this->inBay(), ...$this->onTheirOwn(), ...$this->inCraft()];
     }
 
     /** @return list<PowerRow> */
@@ -36,7 +38,26 @@ final readonly class PowerTable
         $supply = is_float($handset->baySupply) ? Supply::fixed($handset->baySupply) : ($handset->baySupply === 'pack' ? $pack?->supply() : null);
         $from = is_float($handset->baySupply) ? "bay of $handset->name, $handset->baySupply V" : "bay of $handset->name, ".($pack?->label() ?? 'pack not known');
 
-        return [PowerRow::of($module->name, $from, $module->supply, $supply)];
+        return [PowerRow::of($module->id, $module->name, $from, $module->supply, $supply)];
+    }
+
+    /**
+     * What neither the bay nor the craft feeds: a module on a lead, and a relay's receiver and module.
+     *
+     * @return list<PowerRow>
+     */
+    private function onTheirOwn(): array
+    {
+        $bay = array_map(static fn (PowerRow $row): string => $row->box, $this->inBay());
+        $rows = [];
+        foreach (array_slice($this->rig->boxes->all, 1, max(0, ($this->rig->boxes->lastReceiverAt() ?? 1) - 1)) as $box) {
+            if (($box instanceof Module || $box instanceof Receiver) && ! in_array($box->id(), $bay, true)) {
+                $told = ToldSupply::of($this->rig, $box->id());
+                $rows[] = PowerRow::of($box->id(), $box->name(), $told->label ?? 'not said', $box->supply, $told?->supply, true);
+            }
+        }
+
+        return $rows;
     }
 
     /** @return list<PowerRow> */
@@ -52,7 +73,7 @@ final readonly class PowerTable
         };
         $rows = [];
         foreach (array_slice($this->rig->boxes->all, $this->rig->boxes->lastReceiverAt() ?? count($this->rig->boxes), -1) as $box) {
-            $rows[] = PowerRow::of($box->name(), $from, PathRules::supplyOf($box), $supply);
+            $rows[] = PowerRow::of($box->id(), $box->name(), $from, PathRules::supplyOf($box), $supply);
         }
 
         return $rows;

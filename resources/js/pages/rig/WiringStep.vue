@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { GearCardSchemaJsonDefsPack as Pack, RigData, WireRow, WireView } from '@/api/rigs'
+import NumberField from '@/components/form/NumberField.vue'
 import TextField from '@/components/form/TextField.vue'
 import TickField from '@/components/form/TickField.vue'
 import PackSelect from '@/components/PackSelect.vue'
@@ -26,6 +27,9 @@ const colour = (row: WireRow, wire: (typeof LINES)[number]) => (text: string) =>
   props.handle.intend('colour-wire', { row: row.key, wire, colour: text })
 const tellWired = (isWired: boolean) => props.handle.intend('tell-wired', { wired: isWired })
 const tellPack = (pack: Pack | null) => props.handle.intend('tell-craft-pack', { pack })
+const tellSupply = (box: string) => (pack: Pack | null) => props.handle.intend('tell-supply', { box, pack })
+const tellVolts = (box: string) => (volts: number | null) => props.handle.intend('tell-supply', { box, volts })
+const supplyOf = (box: string) => props.rig.document.settings.supplies?.[box]
 const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as const
 </script>
 
@@ -110,6 +114,35 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
           >The receiver is fed by
           <PackSelect :pack="rig.document.settings.craft_pack ?? null" where="craft" none="the craft itself" prefix="a pack: " :save="tellPack"
         /></label>
+        <div
+          v-for="row in wiring.power.filter((one) => one.is_to_tell)"
+          :key="row.box"
+          class="pack"
+          role="group"
+          :aria-label="`What feeds ${row.name}`"
+        >
+          {{ row.name }} is fed by
+          <PackSelect
+            :pack="supplyOf(row.box)?.pack ?? null"
+            where="craft"
+            none="no pack of its own"
+            prefix="its own pack: "
+            :save="tellSupply(row.box)"
+            :aria-label="`Pack of ${row.name}`"
+          />
+          or a regulator of
+          <NumberField
+            class="volts"
+            :value="supplyOf(row.box)?.volts ?? null"
+            :save="tellVolts(row.box)"
+            :lowest="0.1"
+            :highest="100"
+            may-be-empty
+            :aria-label="`Regulator of ${row.name}, V`"
+            maxlength="6"
+          />
+          V
+        </div>
       </section>
       <section class="halves">
         <div>
@@ -138,6 +171,9 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
 }
 .pin {
   white-space: nowrap;
+}
+.volts {
+  width: 5rem;
 }
 .note {
   display: block;
