@@ -156,3 +156,39 @@ it('judges every box with a supply: a relay on its mast too, by what somebody sa
     expect(fn () => DemoRigs::did($rig, new TellSupply('sisal-s4p', null, 5.0)))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('box'));
     expect($rows(DemoRigs::did($fed, new TellSupply('longshore', null)))['Longshore 868']['severity'])->toBe('check');
 });
+
+/** @return array<string, list<string>> What each wire carries, by where it begins and where it ends. */
+function wiresOf(RigDocument $rig): array
+{
+    $wires = [];
+    foreach (DemoRigs::review($rig)['wiring']['wires'] as $wire) {
+        $wires["{$wire['from']} {$wire['to']}"] = array_map(fn (array $row): string => "{$row['carries']}: {$row['from_pin']} -> {$row['to_pin']}", $wire['rows']);
+    }
+
+    return $wires;
+}
+
+it('wires every function into a controller that reads pin by pin, and gives every servo behind it an output of its own', function () {
+    $situation = array_values(array_filter(Linguator\Core\Tests\Situations::all(), fn ($one): bool => str_starts_with($one->name, '18')))[0];
+    $rig = Linguator\Core\Tests\Situations::rig($situation);
+    $with = DemoRigs::changed($rig, RigPatch::of(['craft.functions' => json_decode('[{"function":"aileron","channel":1},{"function":"elevator","channel":2},{"function":"rudder","channel":4},{"function":"gain","channel":6}]')]));
+    $into = wiresOf($with)['weft-r6 keelson-gyro'];
+    expect(implode("\n", $into))->toContain('gain: pin 6')->toContain('aileron: pin 1');
+    $mudlark = wiresOf(DemoRigs::get('mudlark'));
+    expect(array_merge(...array_values($mudlark)))->toContain('throttle: output 1, set to throttle -> speed controller plug', 'rudder: output 2, set to rudder -> rudder plug');
+});
+
+it('tells a re-mappable pin which channel it is to carry, and shares an output only where there are too few', function () {
+    $chain = json_decode((string) json_encode(DemoRigs::get('oystercatcher')->document->chain));
+    $chain[count($chain) - 1]->servos[] = (object) ['function' => 'lamp'];
+    $rig = DemoRigs::changed(DemoRigs::get('oystercatcher'), RigPatch::of(['chain' => $chain, 'craft.functions' => json_decode('[{"function":"throttle","channel":3},{"function":"rudder","channel":4},{"function":"lamp","channel":6}]')]));
+    expect(wiresOf($rig)['sisal-s4p oystercatcher-servos'])->toContain('throttle: pin 3 -> speed controller plug', 'lamp: pin 1, set to channel 6 -> lamp plug');
+    $few = json_decode((string) json_encode(DemoRigs::get('mudlark')->document->chain));
+    foreach ($few as $card) {
+        if ($card->kind === 'controller') {
+            $card->outputs = (object) ['pins' => 1];
+        }
+    }
+    $shared = array_merge(...array_values(wiresOf(DemoRigs::changed(DemoRigs::get('mudlark'), RigPatch::of(['chain' => $few])))));
+    expect(implode("\n", $shared))->not->toContain('output 1, set to');
+});

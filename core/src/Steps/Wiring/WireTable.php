@@ -92,39 +92,60 @@ final readonly class WireTable
     private function toServos(Joint $joint, OutputPort $output, ServoSet $servos): array
     {
         $rows = [];
-        foreach (array_count_values($servos->functions) as $function => $count) {
+        $counts = array_count_values($servos->functions);
+        $pins = $this->pins($output, array_keys($counts));
+        foreach ($counts as $function => $count) {
             $channel = $this->order->channelOf($function);
-            $rows[] = $this->row($joint, self::pin($output, $channel), self::plug($function, $count), $function, $channel, self::pinNote($output, $channel, $count));
+            $rows[] = $this->row($joint, self::pin($output, $channel, $pins), self::plug($function, $count), $function, $channel, self::pinNote($output, $channel, $count));
         }
         usort($rows, static fn (WireRow $a, WireRow $b): int => strnatcmp($a->fromPin, $b->fromPin));
 
         return $rows;
     }
 
-    /** @return list<WireRow> */
+    /** @return list<WireRow> The sticks, and every other function told: a mode or a gain has an input of its own too. */
     private function toController(Joint $joint, OutputPort $output, Controller $controller): array
     {
         $rows = [];
-        foreach (Letter::cases() as $letter) {
-            $function = $letter->functionName();
+        $functions = [...array_map(static fn (Letter $letter): string => $letter->functionName(), Letter::cases()), ...$this->others()];
+        $pins = $this->pins($output, $functions);
+        foreach ($functions as $function) {
             $channel = $this->order->channelOf($function);
-            $isPast = $letter === Letter::Throttle && $controller->passesThrottle === false;
+            $isPast = $function === Letter::Throttle->functionName() && $controller->passesThrottle === false;
             $rows[] = $isPast
-                ? $this->row($joint, self::pin($output, $channel), 'speed controller, past '.$controller->name, $function, $channel, self::pinNote($output, $channel, 1), $this->rig->boxes->craft()?->id())
-                : $this->row($joint, self::pin($output, $channel), "$function input", $function, $channel, self::pinNote($output, $channel, 1));
+                ? $this->row($joint, self::pin($output, $channel, $pins), 'speed controller, past '.$controller->name, $function, $channel, self::pinNote($output, $channel, 1), $this->rig->boxes->craft()?->id())
+                : $this->row($joint, self::pin($output, $channel, $pins), "$function input", $function, $channel, self::pinNote($output, $channel, 1));
         }
 
         return $rows;
     }
 
-    /** @return list<WireRow> */
+    /** @return list<string> Functions told beside the four sticks. */
+    private function others(): array
+    {
+        $others = [];
+        foreach ($this->rig->functions() ?? [] as $entry) {
+            if (Letter::ofFunction($entry->function) === null) {
+                $others[] = $entry->function;
+            }
+        }
+
+        return $others;
+    }
+
+    /** @return list<WireRow> An output each, with its number, where the controller has enough of them; else two servos share one. */
     private function fromController(Joint $joint, Controller $controller, ServoSet $servos): array
     {
+        $driven = array_values(array_filter($servos->functions, static fn (string $function): bool => $function !== Letter::Throttle->functionName() || $controller->passesThrottle !== false));
+        if ($controller->pins === null || $controller->pins < count($driven)) {
+            return array_map(fn (string $function, int $count): WireRow => $this->row($joint, "$function output", self::plug($function, $count), $function, note: $count > 1 ? "$count servos by a Y lead" : null), array_keys(array_count_values($driven)), array_count_values($driven));
+        }
         $rows = [];
-        foreach (array_count_values($servos->functions) as $function => $count) {
-            if ($function !== Letter::Throttle->functionName() || $controller->passesThrottle !== false) {
-                $rows[] = $this->row($joint, "$function output", self::plug($function, $count), $function);
-            }
+        $seen = [];
+        foreach ($driven as $k => $function) {
+            $seen[$function] = ($seen[$function] ?? 0) + 1;
+            $name = $seen[$function] === 1 ? $function : "$function $seen[$function]";
+            $rows[] = $this->row($joint, 'output '.($k + 1).", set to $function", self::plug($function, 1), $name);
         }
 
         return $rows;
@@ -149,16 +170,43 @@ final readonly class WireTable
         return new WireRow($key, $joint->from->id(), $fromPin, $to ?? $joint->to->id(), $toPin, $carries, $channel, $note, $colours);
     }
 
-    private static function pin(OutputPort $output, ?int $channel): string
+    /**
+     * Where a receiver's pins can be set to any channel, those beyond its pins take the free ones.
+     *
+     * @param  list<string>  $functions
+     * @return array<int, int> Pin by channel.
+     */
+    private function pins(OutputPort $output, array $functions): array
+    {
+        $channels = array_values(array_filter(array_map(fn (string $function): ?int => $this->order->channelOf($function), $functions), is_int(...)));
+        if (! $output->remappable || $output->pins === null) {
+            return [];
+        }
+        $free = array_values(array_diff(range(1, $output->pins), $channels));
+        $beyond = array_values(array_filter($channels, static fn (int $channel): bool => $channel > $output->pins));
+        sort($beyond);
+        $pins = [];
+        foreach ($beyond as $k => $channel) {
+            if (isset($free[$k])) {
+                $pins[$channel] = $free[$k];
+            }
+        }
+
+        return $pins;
+    }
+
+    /** @param  array<int, int>  $pins  Pins set to other channels than their own, by channel. */
+    private static function pin(OutputPort $output, ?int $channel, array $pins = []): string
     {
         if ($channel === null) {
             return 'no channel yet';
         }
-        $label = $output->labels[$channel - 1] ?? null;
+        $pin = $pins[$channel] ?? $channel;
+        $label = $output->labels[$pin - 1] ?? null;
 
-        return $output->remappable && $channel > ($output->pins ?? 0)
+        return $output->remappable && $pin > ($output->pins ?? 0)
             ? "any pin, set to channel $channel"
-            : "pin $channel".($label === null ? '' : ", marked $label");
+            : "pin $pin".($label === null ? '' : ", marked $label").($pin === $channel ? '' : ", set to channel $channel");
     }
 
     private static function pinNote(OutputPort $output, ?int $channel, int $count): ?string

@@ -179,7 +179,7 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
   font-size: 0.92rem;
   margin-top: 0.3rem;
 }
-.inline .field {
+.inline :deep(.field) {
   min-height: 32px;
   flex: 1;
   max-width: 18rem;

@@ -101,7 +101,7 @@ ul {
   margin-top: 0.3rem;
   flex-wrap: wrap;
 }
-.add .field {
+.add :deep(.field) {
   width: 9rem;
 }
 .add .channel {

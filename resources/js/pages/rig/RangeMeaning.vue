@@ -40,7 +40,7 @@ const tellPower = (mw: number | null) => props.handle.intend('tell-power', { mw 
   gap: 0.4rem;
   margin-top: 0.35rem;
 }
-.power {
+:deep(.power) {
   width: 6rem;
 }
 </style>

@@ -108,8 +108,12 @@ header h3::first-letter {
   text-transform: uppercase;
 }
 header .muted {
-  flex: 1;
+  flex: 1 1 100%;
+  order: 1;
   font-size: 0.9rem;
+}
+header label {
+  flex: 1;
 }
 .body {
   display: grid;

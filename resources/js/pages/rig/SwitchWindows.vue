@@ -111,7 +111,7 @@ async function add(): Promise<void> {
 .windows td {
   vertical-align: middle;
 }
-.edge {
+:deep(.edge) {
   width: 5.2rem;
   min-height: 32px;
   text-align: right;
@@ -137,7 +137,7 @@ async function add(): Promise<void> {
   gap: 0.5rem;
   margin-top: 0.6rem;
 }
-.new .field {
+.new :deep(.field) {
   min-height: 32px;
 }
 .wants :deep(.tick-field) {

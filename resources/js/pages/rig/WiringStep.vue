@@ -172,7 +172,7 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
 .pin {
   white-space: nowrap;
 }
-.volts {
+:deep(.volts) {
   width: 5rem;
 }
 .note {
@@ -180,7 +180,7 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
   color: var(--amber-text);
   font-size: 0.85rem;
 }
-.colour {
+:deep(.colour) {
   width: 6.2rem;
   min-height: 32px;
   padding: 0.15rem 0.45rem;

@@ -163,7 +163,7 @@ legend {
   font-size: 0.9rem;
   min-width: 0;
 }
-.one .field {
+.one :deep(.field) {
   width: 100%;
   min-width: 0;
 }

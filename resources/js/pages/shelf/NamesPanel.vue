@@ -76,7 +76,7 @@ async function save(entry: NamedThing, event: Event): Promise<void> {
 .scroll {
   overflow-x: auto;
 }
-.field {
+:deep(.field) {
   width: 100%;
   min-width: 200px;
 }

@@ -239,7 +239,7 @@ const keepRate = (value: number | null) => {
 .sure label:first-of-type {
   margin-left: auto;
 }
-.rate {
+:deep(.rate) {
   width: 5.2rem;
 }
 .next {
