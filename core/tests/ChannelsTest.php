@@ -184,11 +184,19 @@ it('tells a re-mappable pin which channel it is to carry, and shares an output o
     $rig = DemoRigs::changed(DemoRigs::get('oystercatcher'), RigPatch::of(['chain' => $chain, 'craft.functions' => json_decode('[{"function":"throttle","channel":3},{"function":"rudder","channel":4},{"function":"lamp","channel":6}]')]));
     expect(wiresOf($rig)['sisal-s4p oystercatcher-servos'])->toContain('throttle: pin 3 -> speed controller plug', 'lamp: pin 1, set to channel 6 -> lamp plug');
     $few = json_decode((string) json_encode(DemoRigs::get('mudlark')->document->chain));
+    $few[count($few) - 1]->servos[] = (object) ['function' => 'rudder'];
     foreach ($few as $card) {
         if ($card->kind === 'controller') {
-            $card->outputs = (object) ['pins' => 1];
+            $card->outputs = (object) ['passes_throttle' => true];
         }
     }
     $shared = array_merge(...array_values(wiresOf(DemoRigs::changed(DemoRigs::get('mudlark'), RigPatch::of(['chain' => $few])))));
-    expect(implode("\n", $shared))->not->toContain('output 1, set to');
+    expect(implode("\n", $shared))->not->toContain('output 1, set to')->toContain('throttle output');
+});
+
+it('takes an order from the sticks that were told only where all four are', function () {
+    $order = fn (array $functions): ?string => Linguator\Core\Channel\Functions::of(...array_map(fn (string $name, int $channel): Linguator\Core\Channel\FunctionChannel => new Linguator\Core\Channel\FunctionChannel($name, $channel), array_keys($functions), $functions))->stickOrder()?->toString();
+    expect($order(['throttle' => 1, 'aileron' => 2, 'elevator' => 3, 'rudder' => 4]))->toBe('TAER')
+        ->and($order(['throttle' => 1, 'aileron' => 2, 'elevator' => 3]))->toBeNull()
+        ->and($order(['throttle' => 1, 'aileron' => 2, 'elevator' => 3, 'rudder' => 5]))->toBeNull();
 });

@@ -109,7 +109,7 @@ it('opens again what is another thing than the one that was left', function () {
     expect(openWork($read($left, 1040.0))['travel/3'])->toContain('40 µs off');
     // And a second rig of the same settings is another craft: nothing of it was left.
     $second = RigDocument::of((new Duplicate('Second', null))->of($left, new Occasion('2026-11-24T10:00:00Z', DemoRigs::shelf())));
-    expect(openWork($second))->toHaveKey('travel/3');
+    expect(openWork($second))->toHaveKey('travel/3')->and($second->settings()->has('left'))->toBeFalse();
 });
 
 it('leaves nothing without a reason and a name, nothing that is not open, and no stop', function (string $what, string $reason, string $by, string $path) {
@@ -162,3 +162,20 @@ function withoutEmpty(mixed $value): mixed
 
     return array_filter(array_map(withoutEmpty(...), (array) $value), static fn (mixed $one): bool => $one !== []);
 }
+
+it('takes no check as made without an observation or a person', function () {
+    $make = fn (string $observed, string $by): RigDocument => DemoRigs::did(DemoRigs::get('avocet'), new Linguator\Core\Readiness\MakeCheck(Linguator\Core\Proof\CheckKind::Range, true, $observed, $by));
+    expect(fn () => $make('', 'Wren'))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('observed'))
+        ->and(fn () => $make('all answered', ''))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('by'));
+});
+
+it('tells days by the clock that it is told, and by UTC without one', function () {
+    $day = fn (?string $zone): array => [Linguator\Core\Rig\Day::by($zone), Linguator\Core\Rig\Day::of('2026-11-03T11:52:00Z'), Linguator\Core\Rig\Day::begins('2026-11-03')];
+    try {
+        expect($day('Pacific/Kiritimati'))->toBe([null, '4 Nov 2026', '2026-11-02T10:00:00Z'])
+            ->and($day('nowhere'))->toBe([null, '3 Nov 2026', '2026-11-03T00:00:00Z'])
+            ->and($day(null)[1])->toBe('3 Nov 2026');
+    } finally {
+        Linguator\Core\Rig\Day::by(null);
+    }
+});

@@ -33,6 +33,7 @@ test('a calibration nobody made keeps a rig from being signed off, until it is l
   const address = await copyOf(page, 'avocet', 'Ringed Wing')
   await page.goto(`${address}/handset`)
   await page.locator('li', { hasText: 'Stick calibration' }).getByRole('checkbox').uncheck()
+  await expect(page.locator('p.state')).toContainText('Not ready.')
   const sentence = 'Nobody has said that the sticks of the handset are calibrated.'
   await page.goto(`${address}/check-out`)
   await expect(page.locator('p.verdict')).toHaveText(`Not ready. ${sentence}`)
@@ -80,10 +81,11 @@ test('the truthful reading of a reversed stick is taken as read, and a target ca
 test('days are told by the clock of the browser, in sentences of the bench too', async ({ browser }) => {
   const context = await browser.newContext({ timezoneId: 'Pacific/Kiritimati' })
   const page = await context.newPage()
-  await page.goto('/rigs/avocet/check-out')
+  const address = await copyOf(page, 'avocet', 'Far Wing')
+  await page.goto(`${address}/check-out`)
   // Signed at 11:52 UTC on the third: there it was the fourth already.
   await expect(page.locator('p.verdict')).toHaveText('Ready. Signed off on 4 Nov 2026.')
-  await page.goto('/rigs/avocet/history')
+  await page.goto(`${address}/history`)
   await expect(page.getByRole('heading', { name: 'Wednesday 4 November 2026' })).toBeVisible()
   await context.close()
 })
