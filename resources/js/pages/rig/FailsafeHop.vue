@@ -119,6 +119,7 @@ async function set(): Promise<void> {
   </section>
 </template>
 
+<style scoped src="./choices.css"></style>
 <style scoped>
 .hop {
   border: 1px solid var(--line);
@@ -157,24 +158,6 @@ header {
 }
 .form {
   margin-top: 0.6rem;
-}
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0.4rem 0;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.2rem 1.3rem;
-}
-legend {
-  font-weight: 600;
-  font-size: 0.92rem;
-}
-fieldset label {
-  min-height: 34px;
-  display: flex;
-  align-items: center;
-  gap: 0.45rem;
 }
 .values label {
   gap: 0.5rem;

@@ -44,7 +44,7 @@ const placeOf = (leftover: LeftoverView) => (leftover.what === 'travel/calibrati
           Left as it is: {{ leftover.left.reason }} ({{ leftover.left.by }}, {{ day(leftover.left.at) }}).
           <button type="button" class="link-button" @click="handle.intend('take-up-again', { what: leftover.what })">Take it up again</button>
         </p>
-        <form v-else-if="asked === leftover.what" class="row" @submit.prevent="leave(leftover)">
+        <form v-else-if="asked === leftover.what" class="told" @submit.prevent="leave(leftover)">
           <LabelledField label="Why it may stay as it is" is-growing
             ><input v-model="reasons[leftover.what]" class="field" maxlength="200" autocomplete="off"
           /></LabelledField>
@@ -68,6 +68,7 @@ const placeOf = (leftover: LeftoverView) => (leftover.what === 'travel/calibrati
   </ul>
 </template>
 
+<style scoped src="./toldLine.css"></style>
 <style scoped>
 .leftovers li {
   display: grid;
@@ -79,16 +80,6 @@ const placeOf = (leftover: LeftoverView) => (leftover.what === 'travel/calibrati
 }
 .left {
   color: var(--muted);
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem 0.7rem;
-  align-items: end;
-  margin-top: 0.4rem;
-}
-.by {
-  width: 8rem;
 }
 @media (max-width: 700px) {
   .leftovers li {

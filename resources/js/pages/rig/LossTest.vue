@@ -71,6 +71,7 @@ async function tested(passed: boolean, observed: string, by: string): Promise<bo
   </div>
 </template>
 
+<style scoped src="./choices.css"></style>
 <style scoped>
 .test {
   margin-top: 0.9rem;
@@ -80,24 +81,6 @@ async function tested(passed: boolean, observed: string, by: string): Promise<bo
 .safety {
   font-weight: 600;
   margin-top: 0.5rem;
-}
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0.4rem 0;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.2rem 1.3rem;
-}
-legend {
-  font-weight: 600;
-  font-size: 0.92rem;
-}
-fieldset label {
-  min-height: 34px;
-  display: flex;
-  align-items: center;
-  gap: 0.45rem;
 }
 ol {
   padding-left: 1.3rem;

@@ -43,7 +43,7 @@ async function made(passed: boolean): Promise<void> {
 </script>
 
 <template>
-  <div class="proof-form" role="group" :aria-label="title">
+  <div class="proof-form told" role="group" :aria-label="title">
     <LabelledField v-if="seen !== 'button'" :label="isCompact ? '' : 'What was seen'" is-growing
       ><input
         v-model="text"
@@ -68,17 +68,8 @@ async function made(passed: boolean): Promise<void> {
   </div>
 </template>
 
+<style scoped src="./toldLine.css"></style>
 <style scoped>
-.proof-form {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem 0.7rem;
-  align-items: end;
-  margin-top: 0.4rem;
-}
-.by {
-  width: 8rem;
-}
 .as-written,
 .lacks {
   align-self: end;
