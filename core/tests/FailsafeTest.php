@@ -303,6 +303,21 @@ it('brings a craft home that holds its position: throttle near hover, mode in it
     expect(array_map(fn ($finding) => $finding->code->value, (new Linguator\Core\Steps\Switches\SwitchReview($stored))->findings()->all))->not->toContain('S3');
 });
 
+it('has a throttle held safely that nobody told, and names none where there is none', function (string $craft, ?array $functions, string $sentence, array $channels) {
+    $rig = lossRig($craft, null, null, ['modes' => ['stored']], 'servos');
+    unset($rig['craft']['functions']);
+    if ($functions !== null) {
+        $rig['craft']['functions'] = array_map(fn (string $name, int $channel): array => ['function' => $name, 'channel' => $channel], array_keys($functions), $functions);
+    }
+    $values = SafeValues::of(Linguator\Core\Rig\RigReader::whole(json_decode((string) json_encode($rig)), 'rig'), 1);
+    expect($values->sentence())->toBe($sentence)->and(array_column($values->all, 'channel', 'function'))->toBe($channels);
+})->with([
+    'a plane' => ['plane', null, 'throttle low (1000 µs), everything else in its middle', ['throttle' => 3]],
+    'a boat: off in the middle' => ['boat', null, 'throttle in the middle (1500 µs), everything else in its middle', ['throttle' => 3]],
+    'auxiliaries alone' => ['boat', ['lamp' => 5], 'throttle in the middle (1500 µs), everything else in its middle', ['throttle' => 3, 'lamp' => 5]],
+    'no motor' => ['glider', ['aileron' => 1, 'elevator' => 2], 'everything in its middle', ['aileron' => 1, 'elevator' => 2]],
+]);
+
 it('says the reason of the mode that is recommended, not of another', function () {
     $why = fn (array $modes, string $end, string $craft = 'plane'): string => (new FailsafeReview(Linguator\Core\Rig\RigReader::whole(json_decode((string) json_encode(lossRig($craft, null, null, ['modes' => $modes], $end))), 'rig')))->why((new FailsafeReview(Linguator\Core\Rig\RigReader::whole(json_decode((string) json_encode(lossRig($craft, null, null, ['modes' => $modes], $end))), 'rig')))->hops[0]);
     expect($why(['stored'], 'watching', 'multirotor'))->toStartWith('Stored: throttle low')

@@ -224,26 +224,24 @@ final class FailsafeHop
     /** The state of its tests: the first that does not hold, else that of the first. */
     public function proof(): CheckState
     {
-        $states = array_map(fn (Cut $cut): CheckState => CheckState::of($this->rig, CheckKind::FailsafeTested, $this->number, $cut), $this->cuts());
-        foreach ($states as $state) {
-            if (! $state->holds()) {
-                return $state;
-            }
-        }
-
-        return $states[0];
+        return $this->testState($this->untestedCut() ?? Cut::Link);
     }
 
     /** The first place where it can be lost whose test does not hold; null: all do. */
     public function untestedCut(): ?Cut
     {
         foreach ($this->cuts() as $cut) {
-            if (! CheckState::of($this->rig, CheckKind::FailsafeTested, $this->number, $cut)->holds()) {
+            if (! $this->testState($cut)->holds()) {
                 return $cut;
             }
         }
 
         return null;
+    }
+
+    public function testState(Cut $cut): CheckState
+    {
+        return CheckState::of($this->rig, CheckKind::FailsafeTested, $this->number, $cut);
     }
 
     /** @return list<string> Why what was set holds no longer. */

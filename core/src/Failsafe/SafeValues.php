@@ -24,8 +24,11 @@ final readonly class SafeValues
     /** Of the throttle's travel: near hover. */
     private const HOVER = 0.5;
 
-    /** @param  list<SafeValue>  $all  By channel. */
-    private function __construct(public array $all)
+    /**
+     * @param  list<SafeValue>  $all  By channel.
+     * @param  string|null  $throttle  Where a throttle is held of which nobody can tell the channel; null: it is among them, or there is none.
+     */
+    private function __construct(public array $all, private ?string $throttle)
     {
     }
 
@@ -34,12 +37,17 @@ final readonly class SafeValues
     {
         $position = $rig->boxes->receiverAt($hop) ?? 0;
         $trace = $rig->chain()->trace();
-        $throttle = (new ThrottleChannel($rig))->throttleAt($hop);
+        $sticks = new ThrottleChannel($rig);
+        $throttle = $sticks->throttleAt($hop);
         $windows = self::windows($rig, $position);
         $comesHome = $rig->holdsPosition() && self::named($windows, Window::RETURN) !== [];
         $values = [];
-        foreach ($rig->functions() ?? [] as $entry) {
-            $isThrottle = $entry->function === Letter::Throttle->functionName();
+        $name = Letter::Throttle->functionName();
+        $isTold = $rig->functions()?->has($name) ?? false;
+        // A throttle that nobody told leaves by the order all the same.
+        $untold = $sticks->hasThrottle() && ! $isTold ? $sticks->throttle() : null;
+        foreach ([...($rig->functions()->all ?? []), ...($untold === null ? [] : [new FunctionChannel($name, $untold)])] as $entry) {
+            $isThrottle = $entry->function === $name;
             $channel = ($isThrottle ? $throttle : $trace->forth($entry->channel, $position)) ?? $entry->channel;
             $values[] = match (true) {
                 $isThrottle => self::throttle($rig, $entry, $channel, $comesHome),
@@ -49,15 +57,17 @@ final readonly class SafeValues
         }
         usort($values, static fn (SafeValue $a, SafeValue $b): int => $a->channel <=> $b->channel);
 
-        return new self($values);
+        $isUnknown = $sticks->hasThrottle() && ! $isTold && $untold === null;
+
+        return new self($values, $isUnknown ? ($comesHome ? 'throttle at half' : ($rig->motorOffAtCentre() ? 'throttle in the middle' : 'throttle low')) : null);
     }
 
     /** How the controls are held: `throttle low, mode in position 3 (2012 µs), everything else in its middle`. */
     public function sentence(): string
     {
-        $told = array_values(array_filter(array_map(static fn (SafeValue $value): string => $value->words, $this->all)));
+        $told = array_values(array_filter([$this->throttle, ...array_map(static fn (SafeValue $value): string => $value->words, $this->all)]));
 
-        return implode(', ', [...($told === [] ? ['throttle low'] : $told), 'everything else in its middle']);
+        return $told === [] ? 'everything in its middle' : implode(', ', [...$told, 'everything else in its middle']);
     }
 
     private static function throttle(RigDocument $rig, FunctionChannel $entry, int $channel, bool $comesHome): SafeValue

@@ -9,11 +9,15 @@ use Linguator\Core\Document\DocumentError;
 /** A proof needs somebody who was there, and what was seen. */
 final class Witness
 {
-    /** @throws DocumentError at `by` if nobody is named. */
-    public static function mustBeNamed(string $by): void
+    /**
+     * @param  string  $who  Who is expected, as it stands in the sentence.
+     *
+     * @throws DocumentError at `by` if nobody is named.
+     */
+    public static function mustBeNamed(string $by, string $who = 'who saw it'): void
     {
         if ($by === '') {
-            throw DocumentError::at('by', 'Nobody is named; expected who saw it. A proof without a person is none.', 'missing_name');
+            throw DocumentError::at('by', "Nobody is named; expected $who.", 'missing_name');
         }
     }
 

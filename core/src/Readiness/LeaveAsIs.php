@@ -7,6 +7,7 @@ namespace Linguator\Core\Readiness;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Excerpt;
 use Linguator\Core\Document\Node;
+use Linguator\Core\Proof\Witness;
 use Linguator\Core\Rig\Deed;
 use Linguator\Core\Rig\Intent;
 use Linguator\Core\Rig\Occasion;
@@ -34,9 +35,7 @@ final readonly class LeaveAsIs implements Intent
         if ($this->reason === '') {
             throw DocumentError::at('reason', 'No reason is told; expected why it may stay as it is.', 'missing_reason');
         }
-        if ($this->by === '') {
-            throw DocumentError::at('by', 'Nobody is named; expected who leaves it as it is.', 'missing_name');
-        }
+        Witness::mustBeNamed($this->by, 'who leaves it as it is');
         $left = (object) ['was' => $leftover->sentence, 'reason' => $this->reason, 'by' => $this->by, 'at' => $occasion->at];
 
         return new Deed(RigPatch::of(["settings.left.$this->what" => $left]), "Left as it is by $this->by: ".rtrim($leftover->sentence, '.')." ($this->reason)");

@@ -6,6 +6,7 @@ namespace Linguator\Core\Readiness;
 
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
+use Linguator\Core\Proof\Witness;
 use Linguator\Core\Rig\Deed;
 use Linguator\Core\Rig\EntryKind;
 use Linguator\Core\Rig\Intent;
@@ -29,9 +30,7 @@ final readonly class SignOff implements Intent
     /** @throws DocumentError with every reason, while the rig is not ready; or if nobody is named. */
     public function on(RigDocument $rig, Occasion $occasion): Deed
     {
-        if ($this->by === '') {
-            throw DocumentError::at('by', 'Nobody is named; expected who signs it off.', 'missing_name');
-        }
+        Witness::mustBeNamed($this->by, 'who signs it off');
         $readiness = new ReadinessReview(new Reviews($rig));
         $refusals = $readiness->refusals();
         if ($refusals !== []) {

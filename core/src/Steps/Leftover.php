@@ -15,19 +15,20 @@ final readonly class Leftover
     /**
      * @param  string  $what  Its place in the rig: the step, and what in it, like `travel/3`.
      * @param  StepState  $state  Open, or in need of attention.
+     * @param  string  $page  Where it is done: the step, or what stands beside the steps.
      */
-    private function __construct(public string $what, public StepKey $step, public StepState $state, public string $sentence, public ?LeftAsIs $left = null)
+    private function __construct(public string $what, public StepKey $step, public StepState $state, public string $sentence, public string $page, public ?LeftAsIs $left = null)
     {
     }
 
-    public static function open(StepKey $step, string $what, string $sentence): self
+    public static function open(StepKey $step, string $what, string $sentence, ?string $page = null): self
     {
-        return new self("$step->value/".strtolower($what), $step, StepState::Open, $sentence);
+        return new self("$step->value/".strtolower($what), $step, StepState::Open, $sentence, $page ?? $step->value);
     }
 
     public static function attention(StepKey $step, string $what, string $sentence): self
     {
-        return new self("$step->value/".strtolower($what), $step, StepState::Attention, $sentence);
+        return new self("$step->value/".strtolower($what), $step, StepState::Attention, $sentence, $step->value);
     }
 
     /** Something that must be mended. */
@@ -41,7 +42,7 @@ final readonly class Leftover
     {
         $left = LeftAsIs::of($rig, $this->what);
 
-        return $left?->was === $this->sentence ? new self($this->what, $this->step, $this->state, $this->sentence, $left) : $this;
+        return $left?->was === $this->sentence ? new self($this->what, $this->step, $this->state, $this->sentence, $this->page, $left) : $this;
     }
 
     public function isOpen(): bool

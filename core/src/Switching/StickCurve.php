@@ -54,12 +54,6 @@ final readonly class StickCurve
     /** @return list<CurvePoint> */
     public function points(Scale $scale): array
     {
-        $points = [];
-        for ($k = -self::HALF; $k <= self::HALF; $k++) {
-            $percent = Steps::clean($this->at($k / self::HALF) * 100);
-            $points[] = new CurvePoint($k * 100.0 / self::HALF, $percent, Steps::clean($scale->us($percent)));
-        }
-
-        return $points;
+        return $this->pointsThrough(static fn (float $share): float => $scale->us(Steps::clean($share * 100)));
     }
 }

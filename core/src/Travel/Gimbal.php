@@ -78,9 +78,8 @@ final readonly class Gimbal
 
             return $this->centre + $share * ($share < 0 ? $this->lowSide * $set->loPct : $this->highSide * $set->hiPct) / 100;
         }
-        $ends = $this->predict($set);
 
-        return $ends->mid + $share * ($share < 0 ? $ends->mid - $ends->lo : $ends->hi - $ends->mid);
+        return $this->predict($set)->at($share);
     }
 
     /** The sub-trim that brings the middle where it is wanted, not yet rounded. */

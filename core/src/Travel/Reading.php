@@ -64,6 +64,12 @@ final readonly class Reading
         return new self($lo, $mid, $hi);
     }
 
+    /** What a control in between makes of it, µs: −1 at the lowest, 0 at rest, 1 at the highest. */
+    public function at(float $share): float
+    {
+        return $this->mid + $share * ($share < 0 ? $this->mid - $this->lo : $this->hi - $this->mid);
+    }
+
     /** @return list<float> Lowest, middle, highest. */
     public function values(): array
     {

@@ -133,18 +133,18 @@ export function useTravelDrafts(rig: () => RigData, handle: RigHandle) {
     const values = whole(row)
     if (!drafts[row.channel] || !values || problems.value[row.channel]) return
     left.delete(row.channel)
-    if (!(await handle.intend('keep-reading', { channel: row.channel, ...values }))) return
-    // What was typed while the answer was on its way stays, and is kept in its turn.
-    const now = whole(row)
-    if (now === null || SIDES.every((side) => now[side] === values[side])) Reflect.deleteProperty(drafts, row.channel)
-    store()
-    await judge()
+    await tell(row, values, {})
   }
 
   /** Values that fall where the stick rises are those of a reversed stick: told as they were read. */
   async function fell(row: TravelRowView): Promise<void> {
     const values = whole(row)
-    if (!values || !(await handle.intend('keep-reading', { channel: row.channel, ...values, reversed: true }))) return
+    if (values) await tell(row, values, { reversed: true })
+  }
+
+  async function tell(row: TravelRowView, values: Record<Side, number>, more: { reversed?: boolean }): Promise<void> {
+    if (!(await handle.intend('keep-reading', { channel: row.channel, ...values, ...more }))) return
+    // What was typed while the answer was on its way stays, and is kept in its turn.
     const now = whole(row)
     if (now === null || SIDES.every((side) => now[side] === values[side])) Reflect.deleteProperty(drafts, row.channel)
     store()

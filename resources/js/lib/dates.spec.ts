@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { age, byDay, clock, day, dayBegins, dayKey, heading, moment } from './dates'
+import { age, byDay, clock, day, dayKey, heading, moment } from './dates'
 
 // The tests run by a clock two hours ahead (vitest.config): what documents hold in UTC is told by it.
 describe('moments of a document', () => {
@@ -11,7 +11,6 @@ describe('moments of a document', () => {
     expect(clock('2026-11-03T22:59:00Z')).toBe('00:59')
     expect(moment('2026-11-03T22:59:00Z')).toBe('4 Nov 2026, 00:59')
     expect(dayKey('2026-11-03T22:59:00Z')).toBe('2026-11-04')
-    expect(dayBegins('2026-11-04')).toBe('2026-11-03T22:00:00.000Z')
     expect(heading('2026-11-03')).toBe('Tuesday 3 November 2026')
     expect(heading('some day')).toBe('some day')
     expect([day(null), clock(undefined), moment(null), age(null)]).toEqual(['', '', '', ''])

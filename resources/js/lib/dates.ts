@@ -29,11 +29,6 @@ export function dayKey(at: string | Date): string {
   return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`
 }
 
-/** The moment, as documents have it, at which a day of this clock begins. */
-export function dayBegins(key: string): string {
-  return new Date(`${key}T00:00:00`).toISOString()
-}
-
 /** How long ago, by days of the calendar: "today", "yesterday", "3 days ago". */
 export function age(at: string | null | undefined): string {
   if (!at) return ''

@@ -15,8 +15,6 @@ use Linguator\Core\Failsafe\SetBy;
 use Linguator\Core\Failsafe\Shown;
 use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Severity;
-use Linguator\Core\Proof\CheckKind;
-use Linguator\Core\Proof\CheckState;
 use Linguator\Core\Proof\Cut;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\StepKey;
@@ -187,7 +185,7 @@ final readonly class FailsafeStep
             $last?->textOrNull('at'),
             $last?->textOrNull('by'),
             $hop->testReasons($cut),
-            CheckState::of($this->rig, CheckKind::FailsafeTested, $hop->number, $cut)->holds(),
+            $hop->testState($cut)->holds(),
             ! $harmful,
             $harmful ? ($hop->isDecidedByNext() ? 'Mend hop 2 first: it decides what is seen here.' : 'Mend it first.') : null,
             $expected === Outcome::Unknown ? array_map(static fn (Shown $one): ShownChoice => new ShownChoice($one, $one->says()), Shown::cases()) : [],

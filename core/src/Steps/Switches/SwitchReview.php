@@ -248,7 +248,7 @@ final readonly class SwitchReview
     {
         $ends = $record->ends();
         if ($ends !== null) {
-            return static fn (float $share): float => $ends->mid + $share * ($share < 0 ? $ends->mid - $ends->lo : $ends->hi - $ends->mid);
+            return $ends->at(...);
         }
         $handset = $this->rig->handset();
         // Which way round it goes changes nothing of how far.

@@ -182,7 +182,7 @@ final readonly class TravelReview
             $this->rig,
             ...array_map(static fn (Finding $finding): Leftover => Leftover::toMend(StepKey::Travel, $finding->code, $finding->message), $toMend->all),
             ...array_values(array_filter(array_map(static fn (TravelRow $row): ?Leftover => $row->leftover(), $this->rows))),
-            ...($isCalibrated ? [] : [Leftover::open(StepKey::Travel, HandsetReview::CALIBRATION, 'Nobody has said that the sticks of the handset are calibrated.')]),
+            ...($isCalibrated ? [] : [Leftover::open(StepKey::Travel, HandsetReview::CALIBRATION, 'Nobody has said that the sticks of the handset are calibrated.', HandsetReview::BOX)]),
         );
     }
 

@@ -27,8 +27,6 @@ async function leave(leftover: LeftoverView): Promise<void> {
   asked.value = null
   reasons[leftover.what] = ''
 }
-
-const placeOf = (leftover: LeftoverView) => (leftover.what === 'travel/calibration' ? 'handset' : leftover.step)
 </script>
 
 <template>
@@ -36,9 +34,7 @@ const placeOf = (leftover: LeftoverView) => (leftover.what === 'travel/calibrati
     <li v-for="leftover in leftovers" :key="leftover.what" :class="{ left: leftover.left }">
       <StateMark :state="leftover.left ? 'done' : leftover.state" />
       <div>
-        <RouterLink v-if="withStep || placeOf(leftover) !== leftover.step" :to="`/rigs/${rig.slug}/${placeOf(leftover)}`">{{
-          placeOf(leftover)
-        }}</RouterLink>
+        <RouterLink v-if="withStep || leftover.page !== leftover.step" :to="`/rigs/${rig.slug}/${leftover.page}`">{{ leftover.page }}</RouterLink>
         {{ leftover.sentence }}
         <p v-if="leftover.left" class="muted small">
           Left as it is: {{ leftover.left.reason }} ({{ leftover.left.by }}, {{ day(leftover.left.at) }}).

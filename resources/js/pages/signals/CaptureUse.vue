@@ -33,6 +33,8 @@ const by = useWho()
 const ticked = ref<number[]>([])
 const hop = ref(1)
 const problem = ref('')
+/** One use is on its way: a second press tells nothing. */
+const isSending = ref(false)
 
 async function ask<T>(body: Record<string, unknown>): Promise<T | null> {
   problem.value = ''
@@ -51,7 +53,10 @@ async function read(): Promise<void> {
 }
 
 async function use(body: Record<string, unknown>, said: string, step: string): Promise<void> {
+  if (isSending.value) return
+  isSending.value = true
   const rig = await ask<RigData>({ revision: look.value?.revision ?? 0, ...body })
+  isSending.value = false
   if (rig === null) return
   void client.invalidateQueries({ queryKey: ['rigs'] })
   notice.say(said, { label: 'Go there', run: () => void router.push(`/rigs/${slug.value}/${step}`) })
@@ -90,7 +95,7 @@ const NAMES: Record<string, string> = { A: 'aileron', E: 'elevator', T: 'throttl
             with the rig's history.
           </p>
         </div>
-        <a-button @click="use({ use: 'attach' }, 'Kept with the history.', 'history')">Keep it</a-button>
+        <a-button :disabled="isSending" @click="use({ use: 'attach' }, 'Kept with the history.', 'history')">Keep it</a-button>
       </li>
       <li v-if="look.travel.length > 0">
         <div>
@@ -102,7 +107,7 @@ const NAMES: Record<string, string> = { A: 'aileron', E: 'elevator', T: 'throttl
             <span v-if="!row.moved" class="muted small">was not moved to its ends</span>
           </label>
         </div>
-        <a-button :disabled="ticked.length === 0" @click="use({ use: 'travel', channels: ticked }, 'Readings taken over.', 'travel')"
+        <a-button :disabled="isSending || ticked.length === 0" @click="use({ use: 'travel', channels: ticked }, 'Readings taken over.', 'travel')"
           >Take them over</a-button
         >
       </li>
@@ -130,12 +135,12 @@ const NAMES: Record<string, string> = { A: 'aileron', E: 'elevator', T: 'throttl
         <span class="two">
           <label>By <input v-model="by" class="field by" maxlength="80" autocomplete="name" /></label>
           <a-button
-            :disabled="by.trim() === ''"
+            :disabled="isSending || by.trim() === ''"
             @click="use({ use: 'failsafe', hop, passed: true, by }, 'Failsafe test recorded as passed.', 'failsafe')"
             >As expected</a-button
           >
           <a-button
-            :disabled="by.trim() === ''"
+            :disabled="isSending || by.trim() === ''"
             @click="use({ use: 'failsafe', hop, passed: false, by }, 'Failsafe test recorded as failed.', 'failsafe')"
             >Not as expected</a-button
           >
