@@ -9,7 +9,6 @@ use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Rig\Day;
 use Linguator\Core\Rig\EntryChange;
 use Linguator\Core\Rig\RigDocument;
-use Linguator\Core\Rig\RigPatch;
 
 /**
  * The settings a proof was made with, held against those of now: the difference is the reason why it no longer holds.
@@ -65,9 +64,9 @@ final readonly class MadeWith
             Dependency::Weights => self::sameList($then, $now, [100.0, 100.0]),
             Dependency::Travel => self::sameList($then, $now, [100.0, 100.0, 0.0]),
             Dependency::Remap => $this->sameRemaps($then),
-            Dependency::Failsafe => RigPatch::same(self::plainFailsafe($then), self::plainFailsafe($now)),
-            Dependency::Thresholds => RigPatch::same(self::numeric($then ?? new \stdClass), self::numeric($now)),
-            default => RigPatch::same(self::numeric($then), self::numeric($now)),
+            Dependency::Failsafe => self::isAlike(self::plainFailsafe($then), self::plainFailsafe($now)),
+            Dependency::Thresholds => self::isAlike($then ?? new \stdClass, $now),
+            default => self::isAlike($then, $now),
         };
     }
 
@@ -76,7 +75,7 @@ final readonly class MadeWith
     {
         [$then, $now] = [is_array($then) ? array_values($then) : [], is_array($now) ? array_values($now) : []];
         for ($k = 0; $k < max(count($then), count($now)); $k++) {
-            if (! RigPatch::same(self::numeric($then[$k] ?? $default), self::numeric($now[$k] ?? $default))) {
+            if (! self::isAlike($then[$k] ?? $default, $now[$k] ?? $default)) {
                 return false;
             }
         }
@@ -96,22 +95,43 @@ final readonly class MadeWith
         return true;
     }
 
-    /** 988 and 988.0 are the same value. */
-    private static function numeric(mixed $value): mixed
+    /** The same all the way down, whatever the order of keys; 988 and 988.0 are the same value. */
+    private static function isAlike(mixed $a, mixed $b): bool
     {
+        if ($a instanceof \stdClass && $b instanceof \stdClass) {
+            return self::areAlike(get_object_vars($a), get_object_vars($b));
+        }
+
         return match (true) {
-            is_int($value) => (float) $value,
-            is_array($value) => array_map(self::numeric(...), $value),
-            $value instanceof \stdClass => (object) array_map(self::numeric(...), get_object_vars($value)),
-            default => $value,
+            is_array($a) && is_array($b) => self::areAlike($a, $b),
+            (is_int($a) || is_float($a)) && (is_int($b) || is_float($b)) => (float) $a === (float) $b,
+            default => $a === $b,
         };
     }
 
-    private static function plainFailsafe(mixed $entry): mixed
+    /**
+     * @param  array<mixed>  $a
+     * @param  array<mixed>  $b
+     */
+    private static function areAlike(array $a, array $b): bool
+    {
+        if (count($a) !== count($b)) {
+            return false;
+        }
+        foreach ($a as $key => $value) {
+            if (! array_key_exists($key, $b) || ! self::isAlike($value, $b[$key])) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private static function plainFailsafe(mixed $entry): \stdClass
     {
         $values = $entry instanceof \stdClass ? get_object_vars($entry) : [];
 
-        return self::numeric((object) ['mode' => $values['mode'] ?? null, 'stored_us' => $values['stored_us'] ?? null, 'set_by' => $values['set_by'] ?? null]);
+        return (object) ['mode' => $values['mode'] ?? null, 'stored_us' => $values['stored_us'] ?? null, 'set_by' => $values['set_by'] ?? null];
     }
 
     private function changedAt(Dependency $setting): ?string

@@ -30,13 +30,17 @@ use Linguator\Core\Switching\WindowRange;
 use Linguator\Core\Travel\Gimbal;
 
 /** Switches, the channels they ride on, the windows the controller has for them, and rates and expo of the sticks. */
-final readonly class SwitchReview
+final class SwitchReview
 {
-    private TravelContext $travel;
+    private readonly TravelContext $travel;
 
-    private ChannelRules $channels;
+    private readonly ChannelRules $channels;
 
-    public function __construct(private RigDocument $rig)
+    private ?Findings $findings = null;
+
+    private ?bool $comesHome = null;
+
+    public function __construct(private readonly RigDocument $rig)
     {
         $this->travel = new TravelContext($rig);
         $this->channels = new ChannelRules($rig);
@@ -62,6 +66,11 @@ final readonly class SwitchReview
     }
 
     public function findings(): Findings
+    {
+        return $this->findings ??= $this->lookForFindings();
+    }
+
+    private function lookForFindings(): Findings
     {
         $findings = $this->channels->findings()->and($this->servoFindings());
         foreach ($this->rig->switches() as $switch) {
@@ -207,8 +216,7 @@ final readonly class SwitchReview
     /** What the last hop that stores values has for this channel, µs; null also where the craft comes home on it, and must stay armed. */
     private function storedFailsafe(int $channel): ?float
     {
-        $last = array_slice((new FailsafeReview($this->rig))->hops, -1)[0] ?? null;
-        if ($last?->bySettings() === Outcome::ReturnHome) {
+        if ($this->comesHome()) {
             return null;
         }
         $stored = null;
@@ -219,6 +227,11 @@ final readonly class SwitchReview
         }
 
         return $stored;
+    }
+
+    private function comesHome(): bool
+    {
+        return $this->comesHome ??= (array_slice((new FailsafeReview($this->rig))->hops, -1)[0] ?? null)?->bySettings() === Outcome::ReturnHome;
     }
 
     /** @return list<LooseWindow> */

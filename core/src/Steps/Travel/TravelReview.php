@@ -20,15 +20,17 @@ use Linguator\Core\Steps\StepState;
 use Linguator\Core\Travel\Thresholds;
 
 /** Travel, centre and direction of every channel that moves with a stick: read, computed, set, and read again. */
-final readonly class TravelReview
+final class TravelReview
 {
-    private TravelContext $context;
+    private readonly TravelContext $context;
 
     /** @var list<TravelRow> */
-    public array $rows;
+    public readonly array $rows;
+
+    private ?Findings $findings = null;
 
     /** @param  array<int, Draft>  $drafts  What is being typed, by channel. */
-    public function __construct(private RigDocument $rig, array $drafts = [])
+    public function __construct(private readonly RigDocument $rig, array $drafts = [])
     {
         $this->context = new TravelContext($rig);
         $rows = [];
@@ -72,7 +74,7 @@ final readonly class TravelReview
 
     public function findings(): Findings
     {
-        return Findings::none()->and(...array_map(static fn (TravelRow $row): Findings => $row->findings(), $this->rows))->and($this->thresholdFindings());
+        return $this->findings ??= Findings::none()->and(...array_map(static fn (TravelRow $row): Findings => $row->findings(), $this->rows))->and($this->thresholdFindings());
     }
 
     public function standing(): Standing
