@@ -148,12 +148,13 @@ it('judges every box with a supply: a relay on its mast too, by what somebody sa
     $rows = fn (RigDocument $one): array => array_column(DemoRigs::review($one)['wiring']['power'], null, 'name');
     expect(array_keys($rows($rig)))->toBe(['Weft R16i', 'Longshore 868', 'Sisal S4P'])
         ->and($rows($rig)['Longshore 868'])->toMatchArray(['from' => 'not said', 'severity' => 'check', 'is_to_tell' => true])
-        ->and($rows($rig)['Sisal S4P']['is_to_tell'])->toBeFalse();
+        ->and($rows($rig)['Sisal S4P'])->toMatchArray(['from' => 'Oystercatcher, 6 V', 'severity' => 'ok']);
     $fed = DemoRigs::did(DemoRigs::did($rig, new TellSupply('weft-r16i', null, 5.0)), new TellSupply('longshore', Pack::orNull(new Node((object) ['chemistry' => 'lipo', 'cells' => 4]))));
     expect($rows($fed)['Weft R16i'])->toMatchArray(['from' => 'a regulator, 5 V', 'severity' => 'ok'])
         ->and($rows($fed)['Longshore 868'])->toMatchArray(['from' => 'its own pack, 4 LiPo cells', 'severity' => 'stop'])
-        ->and(DemoRigs::readiness($fed)->stops())->toContain($rows($fed)['Longshore 868']['message']);
-    expect(fn () => DemoRigs::did($rig, new TellSupply('sisal-s4p', null, 5.0)))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('box'));
+        ->and(DemoRigs::readiness($fed)->stops())->toContain($rows($fed)['Longshore 868']['message'])
+        ->and($rows(DemoRigs::did($rig, new TellSupply('sisal-s4p', null, 12.0)))['Sisal S4P'])->toMatchArray(['from' => 'a regulator, 12 V', 'severity' => 'stop']);
+    expect(fn () => DemoRigs::did($rig, new TellSupply('ostrel-9', null, 5.0)))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('box'));
     expect($rows(DemoRigs::did($fed, new TellSupply('longshore', null)))['Longshore 868']['severity'])->toBe('check');
 });
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Linguator\Core\Document\Node;
 use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Rig\SwitchSetting;
-use Linguator\Core\Steps\Switches\ServoOnSwitch;
+use Linguator\Core\Steps\Travel\ServoOnSwitch;
 use Linguator\Core\Tests\DemoRigs;
 use Linguator\Core\Travel\ChannelSettings;
 use Linguator\Core\Travel\ServoRange;

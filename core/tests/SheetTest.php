@@ -5,25 +5,12 @@ declare(strict_types=1);
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Tests\DemoRigs;
+use Linguator\Core\Tests\SheetText;
 
 /** @return list<array{title: string, rows: list<array{key: string, label: string, value: string, state: string}>}> */
 function sheetOf(RigDocument $rig): array
 {
     return DemoRigs::review($rig)['sheet'];
-}
-
-/** The sheet as somebody would read it out; what is not settled stands in brackets. */
-function readOut(RigDocument $rig): string
-{
-    $lines = [];
-    foreach (sheetOf($rig) as $section) {
-        $lines[] = $section['title'];
-        foreach ($section['rows'] as $row) {
-            $lines[] = '  '.($row['state'] === 'known' ? '' : "[{$row['state']}] ")."{$row['label']}: {$row['value']}";
-        }
-    }
-
-    return implode("\n", $lines)."\n";
 }
 
 /** @return array<string, string> State and value by key. */
@@ -41,7 +28,7 @@ function sheetRows(RigDocument $rig): array
 }
 
 it('writes the whole sheet of a rig', function (string $name) {
-    expect(readOut(DemoRigs::get($name)))->toBe((string) file_get_contents(dirname(__DIR__, 2)."/tests/fixtures/sheets/$name.txt"));
+    expect(SheetText::of(DemoRigs::get($name)))->toBe((string) file_get_contents(dirname(__DIR__, 2)."/tests/fixtures/sheets/$name.txt"));
 })->with(['avocet', 'dunlin', 'mudlark', 'sanderling', 'oystercatcher']);
 
 it('shows at once what a late change made stale, and leaves the rest as it was', function (array $set, array $touched) {

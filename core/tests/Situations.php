@@ -26,6 +26,9 @@ final class Situations
     /** Stands for a step of its own: the way that the search finds, with these boxes. */
     private const TAKE = 'take';
 
+    /** Stands for a card edited on the shelf, and taken over. */
+    private const EDIT = 'edit';
+
     /** @return array<string, \stdClass> By name. */
     public static function all(): array
     {
@@ -39,12 +42,26 @@ final class Situations
 
     public static function rig(\stdClass $situation): RigDocument
     {
-        $shelf = self::shelf();
-        $rig = RigDocument::of(RigDocument::blank($situation->title, $situation->craft));
-        foreach ($situation->does as $k => $deed) {
+        return self::after(RigDocument::of(RigDocument::blank($situation->title, $situation->craft)), $situation->does, '10');
+    }
+
+    /** To the end, by what the screens ask for: what somebody decides once it is seen, and what is left as it is by its reason. */
+    public static function walked(\stdClass $situation): Walk
+    {
+        return Walk::toTheEnd(self::after(self::rig($situation), $situation->then ?? [], '11'), get_object_vars($situation->leaves ?? new \stdClass));
+    }
+
+    /** @param  list<\stdClass>  $deeds */
+    private static function after(RigDocument $rig, array $deeds, string $hour): RigDocument
+    {
+        foreach ($deeds as $k => $deed) {
             [$intent, $told] = [key((array) $deed), current((array) $deed)];
-            $at = sprintf('2026-11-20T10:%02d:00Z', $k);
-            $rig = $intent === self::TAKE ? self::taken($rig, $told, $at) : self::done($rig, $intent, $told, new Occasion($at, $shelf));
+            $at = sprintf('2026-11-20T%s:%02d:00Z', $hour, $k);
+            $rig = match ($intent) {
+                self::TAKE => self::taken($rig, $told, $at),
+                self::EDIT => self::done($rig, 'take-cards', (object) ['cards' => [$told->id]], new Occasion($at, self::shelf($told))),
+                default => self::done($rig, $intent, $told, new Occasion($at, self::shelf())),
+            };
         }
 
         return $rig;
@@ -56,7 +73,7 @@ final class Situations
         return json_decode((string) json_encode(Plain::of((new RigReview(self::rig($situation)))->shown()), JSON_PRESERVE_ZERO_FRACTION));
     }
 
-    private static function done(RigDocument $rig, string $intent, \stdClass $told, Occasion $occasion): RigDocument
+    public static function done(RigDocument $rig, string $intent, \stdClass $told, Occasion $occasion): RigDocument
     {
         $deed = (new Intents(new Schemas))->read($intent, $told)->on($rig, $occasion);
         $document = json_decode((string) json_encode($deed->patch->apply($rig->document)->document, JSON_PRESERVE_ZERO_FRACTION));
@@ -78,9 +95,13 @@ final class Situations
         throw new \LogicException('No way through '.implode(' → ', $boxes).'; found '.implode('; ', array_map(static fn (array $path): string => implode(' → ', $path['boxes']), $answer['paths'])).json_encode($answer['nearest_miss'] ?? null));
     }
 
-    private static function shelf(): Shelf
+    /** @param  \stdClass|null  $edited  Keys of one card that are otherwise. */
+    public static function shelf(?\stdClass $edited = null): Shelf
     {
         $cards = self::cards();
+        if ($edited !== null) {
+            $cards[$edited->id] = (object) array_merge((array) $cards[$edited->id], (array) $edited);
+        }
 
         return new Shelf(static fn (string $id): ?\stdClass => $cards[$id] ?? null);
     }

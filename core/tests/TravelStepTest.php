@@ -5,11 +5,13 @@ declare(strict_types=1);
 use Linguator\Core\Bench\Intents;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
+use Linguator\Core\Finding\Code;
 use Linguator\Core\Quantity\Scale;
 use Linguator\Core\Rig\ChannelRecord;
 use Linguator\Core\Rig\Occasion;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Steps\Switches\SetSwitch;
 use Linguator\Core\Steps\Switches\SwitchReview;
 use Linguator\Core\Steps\Travel\CopySettings;
 use Linguator\Core\Steps\Travel\ReverseChannel;
@@ -130,4 +132,15 @@ it('turns a servo on a switch round, and judges what it then sends', function ()
     $levels = fn (RigDocument $one): array => array_column((new SwitchReview($one))->rows()[0]->levels, 'us');
     expect($levels($rig))->toEqualWithDelta(array_map(fn (float $us): float => 3000.0 - $us, $levels(DemoRigs::get('avocet'))), 1e-9);
     expect(fn () => DemoRigs::did($rig, new ReverseChannel(9)))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('channel'));
+});
+
+it('shows a servo on a switch in the travel step, with what it stands and which way round it goes', function () {
+    $shown = fn (RigDocument $rig): array => (new TravelReview($rig))->shown()->switched;
+    $flap = $shown(DemoRigs::get('avocet'))[0];
+    expect([$flap->channel, $flap->function, $flap->switch, $flap->isRead, $flap->now->reversed, $flap->safe->lo, $flap->safe->hi])->toBe([6, 'flap', 'R2', false, false, 1050.0, 1950.0])
+        ->and(array_column($flap->levels, 'us'))->toEqualWithDelta([1500.0, 1277.0, 1054.0], 1.0)
+        ->and(count($flap->findings))->toBe(0);
+    $rig = DemoRigs::did(DemoRigs::did(DemoRigs::get('avocet'), new ReverseChannel(6)), new SetSwitch('flap', new Node((object) ['function' => 'flap', 'weight' => 100])));
+    $flap = $shown($rig)[0];
+    expect($flap->now->reversed)->toBeTrue()->and(array_column($flap->findings->all, 'code'))->toBe([Code::T1])->and($shown(DemoRigs::get('mudlark')))->toBe([]);
 });

@@ -65,6 +65,12 @@ final readonly class SwitchSetting
         return $this->entry;
     }
 
+    /** What is set for its channel. */
+    public function set(): ChannelSettings
+    {
+        return $this->channelSet;
+    }
+
     /** The handset's. */
     public function scale(): Scale
     {

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Sheet;
 
+use Linguator\Core\Bind\RecipeStep;
 use Linguator\Core\Readiness\Reviews;
 use Linguator\Core\Steps\Bind\BindHop;
 use Linguator\Core\Steps\Switches\RateRow;
 use Linguator\Core\Steps\Switches\SwitchRow;
+use Linguator\Core\Steps\Switches\WindowRow;
 use Linguator\Core\Steps\Travel\TravelRow;
 use Linguator\Core\Steps\Travel\TravelState;
 use Linguator\Core\Switching\SwitchLevel;
@@ -26,23 +28,36 @@ final readonly class SetSections
         return [
             new SheetSection('Binding', $this->bind()),
             new SheetSection('Travel in the handset', array_map(self::travel(...), $this->reviews->travel()->rows)),
-            new SheetSection('Thresholds in the controller', $this->thresholds()),
-            new SheetSection('Switches', array_map(self::switch(...), $this->reviews->switches()->rows())),
+            new SheetSection('Thresholds in the controller', [...$this->thresholds(), ...$this->range()]),
+            new SheetSection('Switches', array_merge(...array_map(static fn (SwitchRow $row): array => [self::switch($row), ...self::windows($row)], $this->reviews->switches()->rows()))),
             new SheetSection('Rates and expo', $this->rates()),
         ];
     }
 
-    /** @return list<SheetRow> */
+    /** @return list<SheetRow> What bound, and how it is done again. */
     private function bind(): array
     {
-        $bound = array_filter($this->reviews->bind()->hops(), static fn (BindHop $hop): bool => $hop->bound() !== null);
+        return array_merge(...array_map(static fn (BindHop $hop): array => [...self::bound($hop), ...self::recipe($hop)], $this->reviews->bind()->hops()));
+    }
 
-        return array_values(array_map(static function (BindHop $hop): SheetRow {
-            $attempt = $hop->bound() ?? new \stdClass;
-            $text = static fn (string $key): string => is_scalar($attempt->{$key} ?? null) ? (string) $attempt->{$key} : '';
+    /** @return list<SheetRow> */
+    private static function bound(BindHop $hop): array
+    {
+        $attempt = $hop->bound();
+        if ($attempt === null) {
+            return [new SheetRow("bind/$hop->hop", "$hop->sender to $hop->receiver", 'by these steps')];
+        }
+        $text = static fn (string $key): string => is_scalar($attempt->{$key} ?? null) ? (string) $attempt->{$key} : '';
 
-            return new SheetRow("bind/$hop->hop", "$hop->sender to $hop->receiver", $text('variant').self::mode($text('channel_mode')).", at {$text('distance_m')} m");
-        }, $bound));
+        return [new SheetRow("bind/$hop->hop", "$hop->sender to $hop->receiver", $text('variant').self::mode($text('channel_mode')).", at {$text('distance_m')} m")];
+    }
+
+    /** @return list<SheetRow> */
+    private static function recipe(BindHop $hop): array
+    {
+        $row = static fn (int $k, RecipeStep $step): SheetRow => new SheetRow("bind/$hop->hop/$k", (string) ($k + 1), $step->text.($step->light === null ? '' : " Light: $step->light."));
+
+        return array_map($row, array_keys($hop->recipe), $hop->recipe);
     }
 
     private static function travel(TravelRow $row): SheetRow
@@ -80,12 +95,37 @@ final readonly class SetSections
         ]));
     }
 
+    /** @return list<SheetRow> Where the handset stays as it is, the range that the controller is set to. */
+    private function range(): array
+    {
+        $range = $this->reviews->travel()->shown()->controllerRange;
+
+        return $range === null ? [] : [new SheetRow('controller_range', 'Its range', sprintf('%g to %g µs', $range->lo, $range->hi))];
+    }
+
     private static function switch(SwitchRow $row): SheetRow
     {
         $levels = implode(' / ', array_map(static fn (SwitchLevel $level): string => sprintf('%.0f', $level->us), $row->levels));
 
         return new SheetRow("switch/$row->function", $row->function.' on '.($row->switch ?? 'no switch yet'), "channel $row->channel, $levels µs",
             $row->switch === null ? RowState::Open : ($row->isOk() ? RowState::Known : RowState::Attention));
+    }
+
+    /** @return list<SheetRow> Each with the positions that lie in it. */
+    private static function windows(SwitchRow $row): array
+    {
+        return array_map(static fn (WindowRow $window): SheetRow => new SheetRow(
+            "window/$row->function/$window->position",
+            "Window {$window->verdict->name}",
+            sprintf('%g–%g µs on channel %d: ', $window->lo, $window->hi, $window->channel).self::positions($window->verdict->inside),
+            $window->verdict->ok ? RowState::Known : RowState::Attention,
+        ), $row->windows);
+    }
+
+    /** @param  list<int>  $positions */
+    private static function positions(array $positions): string
+    {
+        return $positions === [] ? 'no position' : (count($positions) === 1 ? 'position ' : 'positions ').implode(', ', $positions);
     }
 
     /** @return list<SheetRow> */

@@ -22,6 +22,8 @@ use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigTrain;
 use Linguator\Core\Rig\SettingNames;
 use Linguator\Core\Steps\StepState;
+use Linguator\Core\Steps\Wiring\AntennaNote;
+use Linguator\Core\Steps\Wiring\Colours;
 use Linguator\Core\Steps\Wiring\PowerRow;
 use Linguator\Core\Steps\Wiring\Wire;
 use Linguator\Core\Steps\Wiring\WireRow;
@@ -51,9 +53,10 @@ final readonly class SetupSheet
             ...array_map($this->box(...), $this->rig->boxes->all),
             ...array_map($this->wire(...), $this->reviews->wiring()->wires),
             new SheetSection('Power', $this->power()),
+            new SheetSection('Antennas', $joins ? $this->antennas() : []),
             new SheetSection('Channels at the handset', $this->functions()),
             ...($joins ? (new SetSections($this->reviews))->all() : []),
-            new SheetSection('If the link is lost', $joins ? $this->loss() : []),
+            new SheetSection('If the link is lost', $joins ? (new LossRows($this->reviews->failsafe()->shown()))->all() : []),
             new SheetSection('Switching on and off', $joins ? $this->switchOn() : []),
             new SheetSection('Left as it is', $this->left()),
             new SheetSection('Proven', $joins ? $this->proven() : []),
@@ -105,9 +108,19 @@ final readonly class SetupSheet
         $order = $this->rig->handsetOrder();
 
         return [
+            ...$this->told('memory', 'Model memory'),
+            ...$this->told('receiver_number', 'Receiver number'),
             new SheetRow('stick_mode', 'Stick mode', (string) ($mode ?? 'not said'), $mode === null ? RowState::Open : RowState::Known),
             new SheetRow('order', $this->names->name($handset->id, 'order'), $order === null ? 'not known' : $this->names->value('order', $order->toString())),
         ];
+    }
+
+    /** @return list<SheetRow> Something told of this rig, as it was told: `00` stays `00`. */
+    private function told(string $key, string $label): array
+    {
+        $value = $this->rig->settings()->get($key);
+
+        return is_scalar($value) ? [new SheetRow($key, $label, (string) $value)] : [];
     }
 
     /** @return list<SheetRow> What is to be set in a box. */
@@ -144,9 +157,24 @@ final readonly class SetupSheet
     private function wire(Wire $wire): SheetSection
     {
         return new SheetSection("Wires: $wire->fromName to $wire->toName", array_map(
-            static fn (WireRow $row): SheetRow => new SheetRow("wire/$row->key", ucfirst($row->fromPin), $row->toPin.($row->note === null ? '' : ", $row->note")),
+            static fn (WireRow $row): SheetRow => new SheetRow("wire/$row->key", ucfirst($row->fromPin), $row->toPin.($row->note === null ? '' : ", $row->note").self::colours($row->colours)),
             $wire->rows,
         ));
+    }
+
+    private static function colours(Colours $colours): string
+    {
+        $told = array_filter(['signal' => $colours->signal, 'plus' => $colours->plus, 'ground' => $colours->ground], static fn (string $colour): bool => $colour !== '');
+
+        return $told === [] ? '' : ' ('.implode(', ', array_map(static fn (string $wire, string $colour): string => "$wire $colour", array_keys($told), $told)).')';
+    }
+
+    /** @return list<SheetRow> Where it sits, as somebody told, and what to mind of each. */
+    private function antennas(): array
+    {
+        $notes = array_map(fn (AntennaNote $note): SheetRow => new SheetRow("antenna/$note->box", $this->rig->nameOf($note->box), ucfirst(str_replace("{$this->rig->nameOf($note->box)}: ", '', $note->text))), $this->reviews->wiring()->shown()->antennas);
+
+        return [...$this->told('antenna', 'It sits'), ...$notes];
     }
 
     /** @return list<SheetRow> */
@@ -167,7 +195,7 @@ final readonly class SetupSheet
     {
         $range = $this->reviews->wiring()->range();
 
-        return $range->setMw === null ? [] : [new SheetRow('power/radio', ($range->radio ?? 'Radio').' sends with', sprintf('%g mW', $range->setMw))];
+        return $range->setMw === null ? [] : [new SheetRow('power/radio', ($range->radio ?? 'Radio').' sends with', sprintf('%g mW', $range->setMw)), new SheetRow('power/range', 'Range check', $range->text)];
     }
 
     private static function fed(PowerRow $power): SheetRow
@@ -188,19 +216,6 @@ final readonly class SetupSheet
 
         return array_map(static fn (FunctionChannel $entry): SheetRow => new SheetRow("function/$entry->function", "Channel $entry->channel",
             $entry->function.($isCounted && $entry->isAuxiliary() ? ", auxiliary {$entry->auxiliary()} at the controller" : '')), $this->rig->functions()->all ?? []);
-    }
-
-    /** @return list<SheetRow> */
-    private function loss(): array
-    {
-        $rows = [];
-        foreach ($this->reviews->failsafe()->hops() as $hop) {
-            $isCalm = $hop->severity === Severity::Ok || $hop->severity === Severity::Check;
-            $rows[] = new SheetRow("loss/$hop->hop/mode", $hop->receiver, $hop->modeSays, $hop->isSet ? RowState::Known : RowState::Open);
-            $rows[] = new SheetRow("loss/$hop->hop/says", 'The craft', lcfirst($hop->says), $isCalm ? RowState::Known : RowState::Attention);
-        }
-
-        return $rows;
     }
 
     /** @return list<SheetRow> */

@@ -23,12 +23,20 @@ final readonly class Leftover
 
     public static function open(StepKey $step, string $what, string $sentence, ?string $page = null): self
     {
-        return new self("$step->value/".strtolower($what), $step, StepState::Open, $sentence, $page ?? $step->value);
+        return new self("$step->value/".self::place($what), $step, StepState::Open, $sentence, $page ?? $step->value);
     }
 
     public static function attention(StepKey $step, string $what, string $sentence): self
     {
-        return new self("$step->value/".strtolower($what), $step, StepState::Attention, $sentence, $step->value);
+        return new self("$step->value/".self::place($what), $step, StepState::Attention, $sentence, $step->value);
+    }
+
+    /** As a place of a document may be spelled; names of functions are free, so what is lost of one is told apart by a short mark. */
+    private static function place(string $what): string
+    {
+        $place = (string) preg_replace('~[^a-z0-9_/-]+~', '-', strtolower($what));
+
+        return $place === strtolower($what) ? $place : $place.'-'.substr(hash('sha256', $what), 0, 6);
     }
 
     /** Something that must be mended. */

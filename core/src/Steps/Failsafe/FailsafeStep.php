@@ -130,7 +130,7 @@ final readonly class FailsafeStep
             $this->losses->recommended($hop),
             $this->losses->why($hop),
             array_map(static fn (FailsafeMode $mode): ModeChoice => new ModeChoice($mode, $mode->says()), $hop->modes() ?? FailsafeMode::cases()),
-            array_map(fn (SetBy $way): WayChoice => new WayChoice($way, $this->howTo($hop, $way)), $hop->ways() ?? SetBy::cases()),
+            array_map(fn (SetBy $way): WayChoice => new WayChoice($way, $this->howToStore($hop, $way), $this->howToChoose($hop, $way)), $hop->ways() ?? SetBy::cases()),
             $hop->isSet(),
             $hop->setBy(),
             $hop->storedUs(),
@@ -142,18 +142,34 @@ final readonly class FailsafeStep
         );
     }
 
-    /** The exact way to set it on this receiver. */
-    private function howTo(FailsafeHop $hop, SetBy $way): string
+    /** The exact way to store values in this receiver. */
+    private function howToStore(FailsafeHop $hop, SetBy $way): string
     {
         $receiver = $hop->receiver()->name;
         $sticks = SafeValues::of($this->rig, $hop->number)->sentence();
 
         return match ($way) {
-            SetBy::Handset => 'In the failsafe menu of '.($hop->number === 1 ? $this->rig->boxes->all[0]->name() : $this->senderName($hop)).": $sticks.",
+            SetBy::Handset => "In the failsafe menu of {$this->menuName($hop)}: $sticks.",
             SetBy::Button => "Hold the controls as they are to be on loss ($sticks), then press the button of $receiver until its light answers.",
             SetBy::Bind => "It is stored while binding: $sticks, and bind again.",
             SetBy::Module => "Hold the controls as they are to be on loss ($sticks), then press the failsafe button of {$this->senderName($hop)}.",
         };
+    }
+
+    /** How a mode is chosen that stores nothing: what the buttons mean then only the manual of the box tells. */
+    private function howToChoose(FailsafeHop $hop, SetBy $way): string
+    {
+        return match ($way) {
+            SetBy::Handset => "In the failsafe menu of {$this->menuName($hop)}: choose it; no values are stored.",
+            SetBy::Button => "With the button of {$hop->receiver()->name}, as its manual says; no values are stored.",
+            SetBy::Bind => 'It is chosen while binding, as the manual says: bind again; no values are stored.',
+            SetBy::Module => "With the failsafe button of {$this->senderName($hop)}, as its manual says; no values are stored.",
+        };
+    }
+
+    private function menuName(FailsafeHop $hop): string
+    {
+        return $hop->number === 1 ? $this->rig->boxes->all[0]->name() : $this->senderName($hop);
     }
 
     private function senderName(FailsafeHop $hop): string

@@ -22,6 +22,7 @@ use Linguator\Core\Rig\WindowSetting;
 use Linguator\Core\Steps\Leftover;
 use Linguator\Core\Steps\Leftovers;
 use Linguator\Core\Steps\Standing;
+use Linguator\Core\Steps\Travel\ServoOnSwitch;
 use Linguator\Core\Steps\Travel\TravelContext;
 use Linguator\Core\Switching\StickCurve;
 use Linguator\Core\Switching\Window;
@@ -89,7 +90,7 @@ final class SwitchReview
         return $stop !== null ? Standing::stop($stop->message) : $this->leftovers()->standing() ?? Standing::done($this->isAssigned() ? 'Every switch lands where it should.' : 'No switches to set.');
     }
 
-    /** What must be mended, and functions without a switch. */
+    /** What must be mended, and functions without a switch: with no channel for it, or with one that no switch is said to move. */
     public function leftovers(): Leftovers
     {
         $toMend = $this->findings()->where(static fn (Finding $finding): bool => $finding->severity === Severity::Fix);
@@ -97,8 +98,14 @@ final class SwitchReview
         return Leftovers::of(
             $this->rig,
             ...array_map(static fn (Finding $finding): Leftover => Leftover::toMend(StepKey::Switches, $finding->code, $finding->message), $toMend->all),
-            ...array_map(static fn (string $function): Leftover => Leftover::open(StepKey::Switches, $function, "Choose a switch for $function."), $this->unassigned()),
+            ...array_map(static fn (string $function): Leftover => Leftover::open(StepKey::Switches, $function, "Choose a switch for $function."), [...$this->unassigned(), ...$this->onNoSwitch()]),
         );
+    }
+
+    /** @return list<string> Functions on a channel of which nobody has said which switch moves it. */
+    private function onNoSwitch(): array
+    {
+        return array_values(array_map(static fn (SwitchSetting $switch): string => $switch->function, array_filter($this->rig->switches(), static fn (SwitchSetting $switch): bool => $switch->switchId === null)));
     }
 
     /** A limit holds whatever drives the servo. */

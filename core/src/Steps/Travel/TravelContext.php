@@ -11,6 +11,7 @@ use Linguator\Core\Gear\Controller;
 use Linguator\Core\Gear\ServoSet;
 use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\SwitchSetting;
 use Linguator\Core\Travel\HandsetTravel;
 use Linguator\Core\Travel\Reading;
 use Linguator\Core\Travel\ServoRange;
@@ -53,6 +54,14 @@ final readonly class TravelContext
         ksort($channels);
 
         return $channels;
+    }
+
+    /** @return list<ServoOnSwitch> Servos that a switch, slider or knob drives. */
+    public function servosOnSwitches(): array
+    {
+        $switches = array_filter($this->rig->switches(), fn (SwitchSetting $switch): bool => $this->isServo($switch->function) || $this->servos($switch->function)->isKnown());
+
+        return array_values(array_map(fn (SwitchSetting $switch): ServoOnSwitch => new ServoOnSwitch($switch, $this->servos($switch->function)), $switches));
     }
 
     public function school(): School

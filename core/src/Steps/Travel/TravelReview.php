@@ -91,6 +91,7 @@ final class TravelReview
 
         return new TravelView(
             array_map(fn (TravelRow $row): TravelRowView => $row->shown($this->copiesTo($row)), $this->rows),
+            $this->rig->chain()->joins() ? array_map(static fn (ServoOnSwitch $servo): ServoOnSwitchView => $servo->shown(), $this->context->servosOnSwitches()) : [],
             $model,
             $model === null
                 ? 'How the sub-trim works is not on the card; it is taken to shift everything. A second reading at other settings tells.'

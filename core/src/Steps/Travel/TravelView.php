@@ -11,6 +11,7 @@ final readonly class TravelView
 {
     /**
      * @param  list<TravelRowView>  $rows
+     * @param  list<ServoOnSwitchView>  $switched  Servos that no stick drives.
      * @param  SubtrimModel|null  $model  Null: not on the card.
      * @param  float  $stepPct  The handset's smallest step, %.
      * @param  string|null  $reader  The controller that reads the values.
@@ -18,6 +19,7 @@ final readonly class TravelView
      */
     public function __construct(
         public array $rows,
+        public array $switched,
         public ?SubtrimModel $model,
         public string $modelSays,
         public float $stepPct,

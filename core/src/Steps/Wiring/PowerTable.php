@@ -73,7 +73,9 @@ final readonly class PowerTable
         };
         $rows = [];
         foreach (array_slice($this->rig->boxes->all, $this->rig->boxes->lastReceiverAt() ?? count($this->rig->boxes), -1) as $box) {
-            $rows[] = PowerRow::of($box->id(), $box->name(), $from, PathRules::supplyOf($box), $supply);
+            // A regulator or a pack of its own stands between this box and what feeds the rest.
+            $told = ToldSupply::of($this->rig, $box->id());
+            $rows[] = PowerRow::of($box->id(), $box->name(), $told->label ?? $from, PathRules::supplyOf($box), $told->supply ?? $supply, true);
         }
 
         return $rows;

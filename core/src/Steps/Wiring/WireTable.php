@@ -107,7 +107,9 @@ final readonly class WireTable
     private function toController(Joint $joint, OutputPort $output, Controller $controller): array
     {
         $rows = [];
-        $functions = [...array_map(static fn (Letter $letter): string => $letter->functionName(), Letter::cases()), ...$this->others()];
+        // A craft steers with fewer than four sticks where those told are fewer.
+        $sticks = array_filter(array_map(static fn (Letter $letter): string => $letter->functionName(), Letter::cases()), fn (string $stick): bool => $this->rig->functions() === null || $this->order->channelOf($stick) !== null);
+        $functions = [...$sticks, ...$this->others()];
         $pins = $this->pins($output, $functions);
         foreach ($functions as $function) {
             $channel = $this->order->channelOf($function);

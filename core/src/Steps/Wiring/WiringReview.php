@@ -7,7 +7,9 @@ namespace Linguator\Core\Steps\Wiring;
 use Linguator\Core\Chain\AirJoiner;
 use Linguator\Core\Finding\Severity;
 use Linguator\Core\Gear\Box;
+use Linguator\Core\Gear\Controller;
 use Linguator\Core\Gear\Module;
+use Linguator\Core\Gear\ServoSet;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\StepKey;
 use Linguator\Core\Steps\Leftover;
@@ -78,7 +80,7 @@ final readonly class WiringReview
         return $this->leftovers()->standing() ?? Standing::done('Wired as in the table.');
     }
 
-    /** What is fed wrongly, and whether it is wired as it stands now. */
+    /** What is fed wrongly, what is driven by no channel, and whether it is wired as it stands now. */
     public function leftovers(): Leftovers
     {
         if (! $this->rig->chain()->joins()) {
@@ -88,12 +90,23 @@ final readonly class WiringReview
         return Leftovers::of(
             $this->rig,
             ...array_values(array_filter(array_map(static fn (PowerRow $row): ?Leftover => $row->code !== null && $row->severity === Severity::Fix ? Leftover::toMend(StepKey::Wiring, $row->code, $row->message) : null, $this->power))),
+            ...array_map(static fn (string $function): Leftover => Leftover::open(StepKey::Wiring, $function, ucfirst($function).' has no channel yet, so nothing drives it.', StepKey::Path->value), $this->withoutChannel()),
             ...match (true) {
                 $this->isWired() => [],
                 $this->wasWiredOtherwise() => [Leftover::attention(StepKey::Wiring, 'table', 'The wiring table has changed since it was wired.')],
                 default => [Leftover::open(StepKey::Wiring, 'table', 'Wire it as in the table.')],
             },
         );
+    }
+
+    /** @return list<string> Functions with a plug of their own, and no channel to plug it into. */
+    private function withoutChannel(): array
+    {
+        $byId = array_column(array_map(static fn (Box $box): array => [$box->id(), $box], $this->rig->boxes->all), 1, 0);
+        $pins = array_filter($this->wires, static fn (Wire $wire): bool => $wire->kind === WireKind::Pins && $byId[$wire->to] instanceof ServoSet && ! $byId[$wire->from] instanceof Controller);
+        $rows = array_filter(array_merge(...array_map(static fn (Wire $wire): array => $wire->rows, array_values($pins))), static fn (WireRow $row): bool => $row->channel === null);
+
+        return array_values(array_map(static fn (WireRow $row): string => $row->carries, $rows));
     }
 
     public function shown(): WiringView

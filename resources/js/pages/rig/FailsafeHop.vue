@@ -30,7 +30,10 @@ function open(): void {
   for (const entry of props.hop.stored_channels) stored[entry.channel] = props.hop.stored_us?.[entry.channel - 1] ?? entry.safe_us
 }
 
-const how = computed(() => props.hop.ways.find((way) => way.way === choice.way)?.says ?? '')
+const how = computed(() => {
+  const way = props.hop.ways.find((one) => one.way === choice.way)
+  return (choice.mode === 'stored' ? way?.says : way?.says_otherwise) ?? ''
+})
 const outcomeFindings = computed(() => props.hop.findings.filter((finding) => !['F6', 'F7', 'F8'].includes(finding.code)))
 
 function safe(): void {

@@ -24,11 +24,15 @@ const reasons = computed(() => {
   return [
     fixes === 0 ? 'nothing to mend' : `${fixes} to mend`,
     `${way.boxes.length} boxes`,
-    way.settings_to_change.length === 0 ? 'nothing to set' : `${way.settings_to_change.length} to set`,
+    changes.value.length === 0 ? 'nothing to set' : `${changes.value.length} to set`,
     `${way.latency_ms.mean.toFixed(1)} ms mean delay`,
     TELEMETRY[way.telemetry],
   ]
 })
+/** Where the order is mended the Order step offers, cheapest first: here it is said that it differs. */
+const isOrderDue = computed(() => props.way.settings_to_change.some((change) => change.setting === 'order'))
+const changes = computed(() => props.way.settings_to_change.filter((change) => change.setting !== 'order'))
+const findings = computed(() => props.way.findings.filter((finding) => !(isOrderDue.value && finding.code === 'O1')))
 const onOff = (to: unknown) => (typeof to === 'boolean' ? (to ? 'on' : 'off') : String(to))
 </script>
 
@@ -42,14 +46,15 @@ const onOff = (to: unknown) => (typeof to === 'boolean' ? (to ? 'on' : 'off') : 
         </template>
       </p>
       <p class="muted small">{{ best ? 'Best: ' : '' }}{{ reasons.join(' · ') }}</p>
-      <p v-if="way.settings_to_change.length > 0" class="small">
+      <p v-if="changes.length > 0" class="small">
         Set:
-        <template v-for="(change, k) in way.settings_to_change" :key="change.box + change.setting"
+        <template v-for="(change, k) in changes" :key="change.box + change.setting"
           >{{ k > 0 ? '; ' : '' }}{{ name(change.box) }}, {{ (settingNames[change.setting] ?? change.setting).toLowerCase() }}
           <span class="value">{{ onOff(change.to) }}</span></template
         >.
       </p>
-      <FindingLine v-for="finding in way.findings" :key="finding.code + finding.message" :finding="finding" />
+      <p v-if="isOrderDue" class="small">The channel order differs; the Order step offers where to mend it.</p>
+      <FindingLine v-for="finding in findings" :key="finding.code + finding.message" :finding="finding" />
     </div>
     <span v-if="taken" class="taken">This rig has it</span>
     <a-button v-else :type="best ? 'primary' : 'default'" @click="$emit('take')">Take this path</a-button>

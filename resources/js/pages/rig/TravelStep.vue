@@ -7,6 +7,7 @@ import { useUnits } from '@/composables/useUnits'
 import { figure } from '@/lib/numberText'
 import FindingLine from '@/components/FindingLine.vue'
 import SchoolChoice from './SchoolChoice.vue'
+import SwitchedServo from './SwitchedServo.vue'
 import ThresholdsPanel from './ThresholdsPanel.vue'
 import TravelRow from './TravelRow.vue'
 import { TRAVEL_STATES } from './travelStates'
@@ -105,6 +106,17 @@ async function reverse(channel: number): Promise<void> {
           <a-button type="primary" @click="take(offered.map((row) => row.channel))">Entered as shown</a-button>
         </div>
       </div>
+      <section v-if="view.switched.length > 0" class="switched" aria-label="Servos on switches and knobs">
+        <h3>On a switch or knob</h3>
+        <SwitchedServo
+          v-for="servo in view.switched"
+          :key="servo.channel"
+          :servo="servo"
+          :slug="rig.slug"
+          :units="rig.review.units"
+          @reverse="reverse(servo.channel)"
+        />
+      </section>
       <p v-if="failed" class="band stop" role="alert">{{ failed }}</p>
       <p v-if="model" class="band">
         Two readings have told how this handset's sub-trim works.
@@ -132,6 +144,9 @@ async function reverse(channel: number): Promise<void> {
   font-size: 0.82rem;
   color: var(--muted);
   padding: 0.2rem 0;
+}
+.switched {
+  margin-top: 1rem;
 }
 .take {
   display: flex;

@@ -8,6 +8,7 @@ import PathTold from './PathTold.vue'
 import RigHead from './RigHead.vue'
 import SchoolChoice from './SchoolChoice.vue'
 import StepBar from './StepBar.vue'
+import SwitchedServo from './SwitchedServo.vue'
 import SwitchShape from './SwitchShape.vue'
 import SwitchWindows from './SwitchWindows.vue'
 import TravelRow from './TravelRow.vue'
@@ -142,6 +143,28 @@ describe('a reading that falls, and a target that is not the usual', () => {
     await page.find('.aim').trigger('submit')
     expect(page.emitted('aim')).toEqual([[{ lo: 1100.5, mid: 1500, hi: 1900 }]])
     expect(page.find('.aim').exists()).toBe(false)
+  })
+})
+
+describe('a servo on a switch', () => {
+  it('keeps its limits, ends and direction in the travel step, and is turned round there', async () => {
+    const flap = reviewOf('rig-avocet').travel.switched[0]
+    if (!flap) throw new Error('Avocet has its flap on a switch')
+    const page = part(SwitchedServo, { servo: flap, slug: 'avocet', units: reviewOf('rig-avocet').units })
+    expect(page.text()).toContain('R2: 1500 / 1277.3 / 1054.6 µs')
+    expect(page.text()).toContain('computed, not read')
+    expect(page.text()).toContain('the servo stands 1050 to 1950 µs')
+    expect(page.find('svg').attributes('aria-label')).toBe('flap: position 1 1500 µs, position 2 1277.3 µs, position 3 1054.6 µs')
+    await page.find('[aria-label="Reverse flap"]').trigger('click')
+    expect(page.emitted('reverse')).toHaveLength(1)
+    const unknown = part(SwitchedServo, {
+      servo: { ...flap, switch: null, is_read: true, safe: { lo: null, hi: null }, now: { ...flap.now, reversed: true } },
+      slug: 'avocet',
+      units: reviewOf('rig-avocet').units,
+    })
+    expect(unknown.text()).toContain('what the servo stands is not known · reversed in the handset')
+    expect(unknown.text()).toContain('no switch yet')
+    expect(unknown.text()).toContain('as read')
   })
 })
 

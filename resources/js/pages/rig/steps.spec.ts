@@ -168,7 +168,7 @@ describe('what happens when the link is lost', () => {
     const modes = page.findAll('input[name="mode-1"]')
     expect(modes.map((one) => (one.element as HTMLInputElement).checked)).toEqual([true, false, false, false])
     await page.findAll('input[name="way-1"]')[1]?.setValue(true)
-    expect(page.find('.how').text()).toContain('press the button of Weft R16i')
+    expect(page.find('.how').text()).toContain('With the button of Weft R16i, as its manual says; no values are stored.')
     await page.find('form').trigger('submit')
     expect(meant).toEqual([['set-failsafe', { hop: 1, mode: 'none', set_by: 'button' }]])
     answer(true)

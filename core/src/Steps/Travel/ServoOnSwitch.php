@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Linguator\Core\Steps\Switches;
+namespace Linguator\Core\Steps\Travel;
 
 use Linguator\Core\Finding\Finding;
+use Linguator\Core\Finding\Findings;
 use Linguator\Core\Quantity\Steps;
 use Linguator\Core\Rig\SwitchSetting;
 use Linguator\Core\Switching\SwitchLevel;
@@ -26,6 +27,20 @@ final readonly class ServoOnSwitch
         $ends = Reading::predicted($levels[0], $levels[intdiv(count($levels), 2)], $levels[count($levels) - 1]);
 
         return $this->range->judge($this->switch->function, $ends, $this->switch->measured === null ? 'would be' : 'is', $this->change($ends));
+    }
+
+    public function shown(): ServoOnSwitchView
+    {
+        return new ServoOnSwitchView(
+            $this->switch->channel,
+            $this->switch->function,
+            $this->switch->switchId,
+            $this->switch->levels()->levels,
+            $this->switch->measured !== null,
+            $this->switch->set(),
+            $this->range,
+            Findings::of($this->finding()),
+        );
     }
 
     private function change(Reading $ends): string
