@@ -76,6 +76,23 @@ describe('readings while they are typed', () => {
     expect(drafts.valueOf(row(1), 'lo')).toBe(1001)
   })
 
+  it('go to the bench once, however often somebody asks for them to be kept', async () => {
+    const { drafts, row, rest, meant, answer } = typing()
+    drafts.type(row(1), 'lo', 1001)
+    drafts.leave(row(1))
+    await rest()
+    const settled = drafts.settle()
+    await rest()
+    drafts.leave(row(1))
+    await rest()
+    expect(meant).toHaveLength(1)
+    answer(true)
+    await rest()
+    await settled
+    expect(meant).toHaveLength(1)
+    expect(stored()).toEqual({})
+  })
+
   it('that were typed on while the answer was on its way are kept in their turn', async () => {
     const { drafts, row, rest, meant, answer } = typing()
     drafts.type(row(1), 'lo', 1001)

@@ -10,6 +10,8 @@ type Problems = Record<string, { message: string; path: string; is_reversed: boo
 
 const WAIT_MS = 40
 
+const isSame = (a: Record<Side, number>, b: Record<Side, number>) => SIDES.every((side) => a[side] === b[side])
+
 /** Where drafts of a rig's readings are kept, so that they survive a reload. */
 export const draftsPlace = (slug: string) => `linguator.travel.${slug}`
 
@@ -25,6 +27,8 @@ export function useTravelDrafts(rig: () => RigData, handle: RigHandle) {
   const problems = computed<Problems>(() => (preview.value?.problems ?? {}) as Problems)
   /** Channels whose row the hand has left: each is kept by the first answer that knows its last numbers and finds them sound. */
   const left = new Set<number>()
+  /** Rows on their way to the bench: what goes, and when it has arrived. Nothing goes twice. */
+  const going = new Map<number, { values: Record<Side, number>; arrival: Promise<void> }>()
   let asked = 0
   let newest: Promise<void> = Promise.resolve()
 
@@ -133,7 +137,13 @@ export function useTravelDrafts(rig: () => RigData, handle: RigHandle) {
     const values = whole(row)
     if (!drafts[row.channel] || !values || problems.value[row.channel]) return
     left.delete(row.channel)
-    await tell(row, values, {})
+    const before = going.get(row.channel)
+    if (before && isSame(before.values, values)) return before.arrival
+    const arrival = tell(row, values, {}).finally(() => {
+      if (going.get(row.channel)?.arrival === arrival) going.delete(row.channel)
+    })
+    going.set(row.channel, { values, arrival })
+    await arrival
   }
 
   /** Values that fall where the stick rises are those of a reversed stick: told as they were read. */
@@ -146,7 +156,7 @@ export function useTravelDrafts(rig: () => RigData, handle: RigHandle) {
     if (!(await handle.intend('keep-reading', { channel: row.channel, ...values, ...more }))) return
     // What was typed while the answer was on its way stays, and is kept in its turn.
     const now = whole(row)
-    if (now === null || SIDES.every((side) => now[side] === values[side])) Reflect.deleteProperty(drafts, row.channel)
+    if (now === null || isSame(now, values)) Reflect.deleteProperty(drafts, row.channel)
     store()
     await judge()
   }

@@ -142,6 +142,7 @@ final class SwitchReview
         return new SwitchesView(
             $this->rows(),
             $this->unassigned(),
+            array_values(array_filter($this->travel->channels(), static fn (string $function): bool => Letter::ofFunction($function) === null)),
             $this->rig->handset()->switches(),
             $this->channels->findings()->and($this->servoFindings()),
             $this->proposal(),

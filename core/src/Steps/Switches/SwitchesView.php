@@ -13,6 +13,7 @@ final readonly class SwitchesView
     /**
      * @param  list<SwitchRow>  $rows
      * @param  list<string>  $unassigned  Functions without a switch.
+     * @param  list<string>  $couldRide  Functions of servos that count as moved by a stick until a switch is told.
      * @param  list<HandsetSwitch>  $handsetSwitches
      * @param  Findings  $findings  Of the channels.
      * @param  Proposal|null  $proposal  Null: nothing is wrong, or nothing fits.
@@ -23,6 +24,7 @@ final readonly class SwitchesView
     public function __construct(
         public array $rows,
         public array $unassigned,
+        public array $couldRide,
         public array $handsetSwitches,
         public Findings $findings,
         public ?Proposal $proposal,

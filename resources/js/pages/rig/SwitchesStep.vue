@@ -61,7 +61,7 @@ async function assign(name: string): Promise<void> {
     <section class="add">
       <h3>{{ view.unassigned.length > 0 ? 'Still without a switch' : 'Another function' }}</h3>
       <div class="row">
-        <a-button v-for="name in view.unassigned" :key="name" @click="assign(name)">{{ name }}</a-button>
+        <a-button v-for="name in [...view.unassigned, ...view.could_ride]" :key="name" @click="assign(name)">{{ name }}</a-button>
         <form class="row" @submit.prevent="assign(functionName(fresh))">
           <input v-model="fresh" class="field" list="switch-functions" aria-label="Another function" placeholder="another function" maxlength="32" />
           <datalist id="switch-functions">
