@@ -78,6 +78,14 @@ final class IntentExamples
         ['dunlin', 'set-target', ['channel' => 3, 'lo' => 1100, 'mid' => 1500, 'hi' => 1900], 'Throttle aimed at 1100 / 1500 / 1900 µs', 'settings.targets.3', [1100, 1500, 1900]],
         ['dunlin', 'leave-as-is', ['what' => 'travel/3', 'reason' => 'no reading here', 'by' => 'Wren'], 'Left as it is by Wren: Throttle is 85 µs off; the settings that mend it are computed (no reading here)', 'settings.left.travel/3.reason', 'no reading here'],
         ['avocet', 'tell-indoors', ['indoors' => true], 'It stays within one room: no range check', 'craft.indoors', true],
+        ['avocet', 'tell-fact', ['fact' => 'timer_min', 'value' => 3], 'Timer: 3 min', 'settings.told.timer_min', 3],
+        ['avocet', 'tell-fact', ['fact' => 'throttle_cut', 'value' => ' R1 back '], 'Throttle cut: R1 back', 'settings.told.throttle_cut', 'R1 back'],
+        ['avocet', 'tell-fact', ['fact' => 'extended_limits', 'value' => true], 'Extended limits: yes', 'settings.told.extended_limits', true],
+        ['avocet', 'tell-fact', ['fact' => 'band', 'value' => ''], 'Band: not said', 'settings.told.band', self::NONE],
+        ['avocet', 'rename-rig', ['name' => ' Avocet two '], 'Avocet is called Avocet two', 'name', 'Avocet two'],
+        ['avocet', 'tell-craft', ['kind' => 'plane', 'note' => 'with a motor'], 'It is a plane; It is: with a motor', 'craft.kind', 'plane'],
+        ['avocet', 'tell-craft', ['note' => ''], 'What it is: not said', 'craft.note', self::NONE],
+        ['avocet', 'set-weights', ['channel' => 1, 'weight' => -100, 'mix_weight' => null], 'aileron: input weight -100 %, mix weight as usual', 'settings.channels.0.weight', -100],
         ['avocet', 'write-note', ['text' => ' the pack was cold '], 'the pack was cold', 'name', 'Avocet'],
     ];
 

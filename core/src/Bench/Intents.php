@@ -35,8 +35,10 @@ use Linguator\Core\Steps\Path\AskThrough;
 use Linguator\Core\Steps\Path\ChooseWay;
 use Linguator\Core\Steps\Path\PutFunction;
 use Linguator\Core\Steps\Path\RemoveFunction;
+use Linguator\Core\Steps\Path\RenameRig;
 use Linguator\Core\Steps\Path\TakeCards;
 use Linguator\Core\Steps\Path\TakePath;
+use Linguator\Core\Steps\Path\TellCraft;
 use Linguator\Core\Steps\Path\TellHandsetPack;
 use Linguator\Core\Steps\Path\TickSetting;
 use Linguator\Core\Steps\Switches\AddWindow;
@@ -50,6 +52,7 @@ use Linguator\Core\Steps\Switches\SetWindow;
 use Linguator\Core\Steps\Switches\WantPosition;
 use Linguator\Core\Steps\Switches\WidenWindow;
 use Linguator\Core\Steps\Timing\HoldUnused;
+use Linguator\Core\Steps\Told\TellFact;
 use Linguator\Core\Steps\Travel\ChooseCentring;
 use Linguator\Core\Steps\Travel\ChooseSchool;
 use Linguator\Core\Steps\Travel\CopySettings;
@@ -57,6 +60,7 @@ use Linguator\Core\Steps\Travel\KeepReading;
 use Linguator\Core\Steps\Travel\ReverseChannel;
 use Linguator\Core\Steps\Travel\SetTarget;
 use Linguator\Core\Steps\Travel\SetThresholds;
+use Linguator\Core\Steps\Travel\SetWeights;
 use Linguator\Core\Steps\Travel\TakeSettings;
 use Linguator\Core\Steps\Travel\TellSubtrimModel;
 use Linguator\Core\Steps\Wiring\ColourWire;
@@ -129,6 +133,10 @@ final readonly class Intents
         'leave-as-is' => LeaveAsIs::class,
         'take-up-again' => TakeUpAgain::class,
         'tell-indoors' => TellIndoors::class,
+        'tell-fact' => TellFact::class,
+        'rename-rig' => RenameRig::class,
+        'tell-craft' => TellCraft::class,
+        'set-weights' => SetWeights::class,
         'write-note' => WriteNote::class,
     ];
 

@@ -15,6 +15,7 @@ use Linguator\Core\Steps\Handset\HandsetReview;
 use Linguator\Core\Steps\Path\Coupling;
 use Linguator\Core\Steps\Path\CouplingMark;
 use Linguator\Core\Steps\Timing\TimingReview;
+use Linguator\Core\Steps\Told\ToldReview;
 
 /** Everything the screens show of a rig, computed from its document. */
 final readonly class RigReview
@@ -67,6 +68,7 @@ final readonly class RigReview
             $this->readiness->shown(),
             (new TimingReview($this->rig))->shown(),
             (new HandsetReview($this->rig, $this->others))->items(),
+            (new ToldReview($this->rig))->shown(),
             (new RigUnits($this->rig))->shown(),
             $this->verdict->steps,
             $this->verdict->next,

@@ -17,6 +17,7 @@ use Linguator\Core\Steps\Order\OrderView;
 use Linguator\Core\Steps\Path\Coupling;
 use Linguator\Core\Steps\Switches\SwitchesView;
 use Linguator\Core\Steps\Timing\TimingView;
+use Linguator\Core\Steps\Told\FactView;
 use Linguator\Core\Steps\Travel\TravelView;
 use Linguator\Core\Steps\Wiring\WiringView;
 use Linguator\Core\Timing\Delay;
@@ -35,6 +36,7 @@ final readonly class RigView
      * @param  list<DelayShare>  $latencyStages
      * @param  list<BindHop>  $bind
      * @param  list<HandsetItem>  $handset
+     * @param  list<FactView>  $told
      * @param  non-empty-list<Step>  $steps
      * @param  list<SheetSection>  $sheet
      */
@@ -57,6 +59,7 @@ final readonly class RigView
         public ReadinessView $readiness,
         public TimingView $timing,
         public array $handset,
+        public array $told,
         public UnitsView $units,
         public array $steps,
         public Next $next,

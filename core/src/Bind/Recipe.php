@@ -37,6 +37,11 @@ final readonly class Recipe
         'both_lower_right' => 'both sticks down and to the right', 'both_lower_left' => 'both sticks down and to the left',
     ];
 
+    private const STICK_AT = [
+        'lower_left' => 'down and to the left', 'lower_right' => 'down and to the right',
+        'upper_left' => 'up and to the left', 'upper_right' => 'up and to the right', 'middle' => 'in its middle',
+    ];
+
     /**
      * @param  Node|null  $senderTraits  The card's `bind`; null: not known.
      * @param  bool  $storesFailsafe  The receiver keeps what the sticks say at this moment for a lost link.
@@ -98,7 +103,7 @@ final readonly class Recipe
         $how = self::RECEIVER_ENTERS[$methods[0] ?? ''] ?? 'Give %s power and bring it into bind mode, as its manual says.';
         $window = $this->receiverTraits?->numberOrNull('window_s');
         $text = sprintf($how, $this->receiver);
-        $corner = self::CORNERS[$this->receiverTraits?->textOrNull('corner') ?? ''] ?? null;
+        $corner = $this->sticks() ?? self::CORNERS[$this->receiverTraits?->textOrNull('corner') ?? ''] ?? null;
         if ($corner !== null) {
             $text .= " Hold $corner.";
         }
@@ -107,6 +112,20 @@ final readonly class Recipe
         }
 
         return [new RecipeStep($text, $this->light($this->receiverTraits, 'bind'), $window)];
+    }
+
+    /** Where each stick is held, by itself; null: the card tells of neither. */
+    private function sticks(): ?string
+    {
+        $held = [];
+        foreach (['left', 'right'] as $side) {
+            $at = $this->receiverTraits?->textOrNull("{$side}_stick");
+            if ($at !== null) {
+                $held[] = "the $side stick ".self::STICK_AT[$at];
+            }
+        }
+
+        return $held === [] ? null : implode(', ', $held);
     }
 
     /** @return list<RecipeStep> */

@@ -87,6 +87,11 @@ final readonly class PathOrder
     private static function atHandset(Handset $handset, OrderTrace $sticks): self
     {
         $needed = $sticks->handsetOrderNeeded()->toString();
+        if ($handset->orderFixed) {
+            return new self([], Findings::of(new Finding(Code::O1, Severity::Check, "The order differs, and that of $handset->name cannot be changed.",
+                found: $sticks->arriving()->toString(), expected: $sticks->reader->toString(),
+                why: 'A stick would move something else than it should.', change: 'Mend it behind the handset: at the controller, by a module that rearranges, or by the plugs.')));
+        }
 
         return new self(
             [new SettingChange($handset->id, 'order', $needed)],

@@ -17,6 +17,7 @@ final readonly class Handset implements Box
     /**
      * @param  list<Radio>  $radios
      * @param  list<OutputPort>  $outputs  Bay first, then trainer socket.
+     * @param  bool  $orderFixed  Its order cannot be changed.
      * @param  float|string|null  $baySupply  `pack`, a fixed voltage, or null: not known.
      */
     private function __construct(
@@ -31,6 +32,7 @@ final readonly class Handset implements Box
         public bool $hasBay,
         public float|string|null $baySupply,
         public ?Pack $pack,
+        public bool $orderFixed,
     ) {
     }
 
@@ -54,6 +56,7 @@ final readonly class Handset implements Box
             $bay !== null,
             is_int($supply) || is_float($supply) ? (float) $supply : (is_string($supply) ? $supply : null),
             Pack::orNull($pack),
+            $card->flag('order_fixed'),
         );
     }
 

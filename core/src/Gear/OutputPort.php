@@ -17,6 +17,7 @@ final readonly class OutputPort
      * @param  list<float>|null  $periodsMs  As delivered first.
      * @param  string|null  $mode  The setting of the box in which this output exists.
      * @param  Place  $place  Where on the box it comes out.
+     * @param  int|null  $pin  The pin that carries it, where it comes out beside others; null: a socket of its own, or not known.
      */
     public function __construct(
         public WireFormat $format,
@@ -31,6 +32,7 @@ final readonly class OutputPort
         public ?string $mode = null,
         public Place $place = Place::Wire,
         public int $index = 0,
+        public ?int $pin = null,
     ) {
     }
 
@@ -54,6 +56,7 @@ final readonly class OutputPort
             $node->textOrNull('mode'),
             $place,
             $index,
+            $node->intOrNull('pin'),
         );
     }
 

@@ -51,6 +51,7 @@ final readonly class SetupSheet
         $sections = [
             new SheetSection('State', [$this->state()]),
             ...array_map($this->box(...), $this->rig->boxes->all),
+            ...(new ToldSections($this->rig))->all(),
             ...array_map($this->wire(...), $this->reviews->wiring()->wires),
             new SheetSection('Power', $this->power()),
             new SheetSection('Antennas', $joins ? $this->antennas() : []),
@@ -98,7 +99,18 @@ final readonly class SetupSheet
             $rows[] = new SheetRow("{$box->id()}/as_delivered", 'Settings', 'as delivered');
         }
 
-        return new SheetSection(ucfirst($box->kind()->label()).': '.$box->name(), $rows);
+        return new SheetSection(ucfirst($box->kind()->label()).': '.$box->name(), [...$rows, ...$this->procedures($box)]);
+    }
+
+    /** @return list<SheetRow> What turns a feature of this box on or off, as its card tells it. */
+    private function procedures(Box $box): array
+    {
+        $rows = [];
+        foreach ($this->rig->card($box->id())?->node()->nodes('procedures') ?? [] as $k => $procedure) {
+            $rows[] = new SheetRow("{$box->id()}/procedure/$k", $procedure->text('name'), $procedure->text('how'));
+        }
+
+        return $rows;
     }
 
     /** @return list<SheetRow> */

@@ -44,4 +44,10 @@ final readonly class LinkBudget
     {
         return $distanceM * 10 ** (($reducedByDb - $marginDb) / 20);
     }
+
+    /** Power in mW of a power told in dBm: 0 dBm is 1 mW. */
+    public static function milliwatts(float $dBm): float
+    {
+        return round(10 ** ($dBm / 10), 3);
+    }
 }

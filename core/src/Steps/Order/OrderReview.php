@@ -145,7 +145,7 @@ final readonly class OrderReview
         $fixes = [
             $this->taker->byPwm ? OrderFixes::plugs($this->trace) : null,
             $isSettable ? OrderFixes::controller($this->trace) : null,
-            OrderFixes::handset($this->trace),
+            $this->rig->boxes->handset()?->orderFixed === true ? null : OrderFixes::handset($this->trace),
         ];
 
         return [...array_map($this->offered(...), array_values(array_filter($fixes))), ...$this->moduleFixes()];

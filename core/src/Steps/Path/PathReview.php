@@ -29,6 +29,7 @@ use Linguator\Core\Rig\StepKey;
 use Linguator\Core\Steps\Leftover;
 use Linguator\Core\Steps\Leftovers;
 use Linguator\Core\Steps\Standing;
+use Linguator\Core\Steps\Told\ToldReview;
 
 /** A rig's own chain as the path step shows it: every coupling with its state, and what is to be set in which box. */
 final readonly class PathReview
@@ -84,7 +85,7 @@ final readonly class PathReview
             $this->rig,
             ...array_map(static fn (Finding $finding): Leftover => Leftover::toMend(StepKey::Path, $finding->code, $finding->message), $toMend->all),
             ...array_map(static fn (SettingToMake $change): Leftover => Leftover::attention(StepKey::Path, "$change->box/$change->setting", "$change->boxName: set $change->name to $change->value."), $toSet),
-        );
+        )->and((new ToldReview($this->rig))->leftovers());
     }
 
     private function firstMiss(): string

@@ -205,6 +205,8 @@ final readonly class TravelRow
             $this->hidden()->sentence(),
             $this->findings(),
             $copiesTo,
+            $this->record->inputWeight(),
+            $this->record->mixWeight(),
         );
     }
 

@@ -23,6 +23,8 @@ final readonly class TravelRowView
      * @param  SubtrimModel|null  $explainsModel  The sub-trim model that would explain it.
      * @param  string|null  $hidden  Reversals that hide.
      * @param  list<int>  $copiesTo  Sticks that could take its settings over.
+     * @param  float  $weight  Of the input, %.
+     * @param  float  $mixWeight  Of the mix, %.
      */
     public function __construct(
         public int $channel,
@@ -42,6 +44,8 @@ final readonly class TravelRowView
         public ?string $hidden,
         public Findings $findings,
         public array $copiesTo,
+        public float $weight,
+        public float $mixWeight,
     ) {
     }
 }

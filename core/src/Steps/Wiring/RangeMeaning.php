@@ -25,7 +25,8 @@ final readonly class RangeMeaning
     {
         $receiver = $rig->boxes->lastReceiverAt();
         $radio = $receiver === null ? null : $rig->boxes->at($receiver - 1);
-        $powers = $radio === null ? [] : $rig->card($radio->id())?->node()->numbersOrNull('powers_mw') ?? [];
+        $card = $radio === null ? null : $rig->card($radio->id())?->node();
+        $powers = [...($card?->numbersOrNull('powers_mw') ?? $card?->numbersOrNull('radio_powers_mw') ?? []), ...array_map(LinkBudget::milliwatts(...), $card?->numbersOrNull('powers_dbm') ?? [])];
         $full = $powers === [] ? null : max($powers);
         $set = $rig->settings()->numberOrNull('power_mw');
         $stands = $full === null || $set === null || $set > $full ? null : LinkBudget::checkStandsForM(self::THIRTY_PACES_M, 10 * log10($full / $set));

@@ -84,7 +84,7 @@ final readonly class WireTable
         return match ($output->place) {
             Place::Bay => 'module bay',
             Place::Trainer => 'trainer socket',
-            Place::Wire => $output->labels[0] ?? ($output->format->id === 'ppm' ? 'pulse train output' : 'serial output'),
+            Place::Wire => $output->pin !== null ? "pin $output->pin" : $output->labels[0] ?? ($output->format->id === 'ppm' ? 'pulse train output' : 'serial output'),
         };
     }
 

@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { provideLabel } from '@/composables/useTyped'
+
 /** A field with its label above it; `isGrowing`: it takes the room that is left. */
 export interface LabelledFieldProps {
   label: string
   isGrowing?: boolean
 }
-defineProps<LabelledFieldProps>()
+const props = defineProps<LabelledFieldProps>()
+provideLabel(() => props.label)
 </script>
 
 <template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { ref, useId } from 'vue'
+import { ref, useAttrs, useId } from 'vue'
 import { type Save, useDraft } from '@/composables/useDraft'
+import { useTyped } from '@/composables/useTyped'
 
 export interface TextFieldProps {
   /** As the bench has it. */
@@ -8,6 +9,8 @@ export interface TextFieldProps {
   save: Save<string>
   /** What is wrong with it, in words; empty: it can be meant. What cannot stays, and is marked. */
   wrong?: (text: string) => string
+  /** By which it is known again after a reload, where neither label nor accessible name tells it apart. */
+  keepAs?: string
 }
 const props = defineProps<TextFieldProps>()
 defineOptions({ inheritAttrs: false })
@@ -15,9 +18,18 @@ defineOptions({ inheritAttrs: false })
 const { draft, shown, hold, drop, tell } = useDraft(() => props.value)
 const problem = ref('')
 const id = useId()
+const attrs = useAttrs()
+const typed = useTyped(() => props.keepAs ?? (attrs['aria-label'] as string | undefined))
+const before = typed.takeUp()
+if (before !== null && before !== props.value) {
+  hold(before)
+  typed.keep(before)
+}
 
 function input(event: Event): void {
-  hold((event.target as HTMLInputElement).value)
+  const text = (event.target as HTMLInputElement).value
+  hold(text)
+  typed.keep(text)
   problem.value = ''
 }
 
@@ -26,14 +38,22 @@ function leave(): void {
   // Nothing was typed, or it is on its way already.
   if (text === undefined || draft.value?.isTold) return
   if (text.trim() === props.value) {
+    typed.forget()
     drop()
     return
   }
   problem.value = props.wrong?.(text) ?? ''
-  if (problem.value === '') void tell(() => props.save(text.trim()))
+  if (problem.value === '') void send(text)
+}
+
+/** What was not taken stays in the field, and is there again after a reload. */
+async function send(text: string): Promise<void> {
+  const isTaken = await tell(() => props.save(text.trim()))
+  if (isTaken && draft.value === null) typed.forget()
 }
 
 function escape(): void {
+  typed.forget()
   drop()
   problem.value = ''
 }

@@ -1,6 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
-import { describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, ref } from 'vue'
+import LabelledField from './LabelledField.vue'
 import NumberField from './NumberField.vue'
 import SelectField from './SelectField.vue'
 import TextField from './TextField.vue'
@@ -24,6 +25,57 @@ async function typeOn(field: ReturnType<typeof mount>, text: string): Promise<vo
 }
 
 const value = (element: Element) => (element as HTMLInputElement).value
+
+beforeEach(() => sessionStorage.clear())
+
+describe('what stands in a field that was not left yet', () => {
+  const again = (props: Record<string, unknown>, label = '') => {
+    const bench = slow()
+    const page = part(
+      defineComponent({ render: () => h(LabelledField, { label }, () => h(TextField, { value: '', save: bench.save, ...props })) }),
+      {},
+    )
+    return { page, ...bench }
+  }
+
+  it('is there again after a reload, and told when it is left', async () => {
+    const { page } = again({}, 'Where it sits')
+    await typeOn(page, 'behind the can')
+    page.unmount()
+    const { page: later, save, answer } = again({}, 'Where it sits')
+    expect(value(box(later).element)).toBe('behind the can')
+    expect(save).not.toHaveBeenCalled()
+    await box(later).trigger('change')
+    expect(save).toHaveBeenCalledWith('behind the can')
+    answer(true)
+    await flushPromises()
+    expect(value(box(again({}, 'Where it sits').page).element)).toBe('')
+  })
+
+  it('is known by its accessible name, or by what it is kept as, and never shows up in two fields', async () => {
+    const { page } = again({ 'aria-label': 'colour of the plus wire' })
+    await typeOn(page, 'purple')
+    expect(value(box(again({ 'aria-label': 'colour of the ground wire' }).page).element)).toBe('')
+    const first = again({ 'aria-label': 'colour of the plus wire' })
+    expect(value(box(first.page).element)).toBe('purple')
+    await box(first.page).trigger('keydown', { key: 'Escape' })
+    expect(value(box(again({ 'aria-label': 'colour of the plus wire' }).page).element)).toBe('')
+    const kept = again({ keepAs: 'outputs.0.pin' })
+    await typeOn(kept.page, '7')
+    expect(value(box(again({ keepAs: 'outputs.1.pin' }).page).element)).toBe('')
+    expect(value(box(again({ keepAs: 'outputs.0.pin' }).page).element)).toBe('7')
+  })
+
+  it('stays where the bench did not take it', async () => {
+    const { page, answer } = again({}, 'Note')
+    await typeOn(page, 'too long')
+    await box(page).trigger('change')
+    answer(false)
+    await flushPromises()
+    page.unmount()
+    expect(value(box(again({}, 'Note').page).element)).toBe('too long')
+  })
+})
 
 describe('a text field', () => {
   it('keeps what is typed while older answers come, and lets go of it once it is taken', async () => {

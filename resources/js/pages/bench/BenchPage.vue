@@ -2,6 +2,7 @@
 import { day as date } from '@/lib/dates'
 import VerdictLine from '@/components/VerdictLine.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useSessionStorage } from '@vueuse/core'
 import { nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { postJson, sentenceOf } from '@/api/http'
@@ -20,9 +21,10 @@ const notice = useNotice()
 const client = useQueryClient()
 const { data, error, isPending } = useQuery(rigsQuery)
 
-const isAdding = ref(false)
-const name = ref('')
-const kind = ref('plane')
+/** What is typed of a new rig survives a reload. */
+const name = useSessionStorage('linguator.new-rig.name', '')
+const kind = useSessionStorage('linguator.new-rig.kind', 'plane')
+const isAdding = ref(name.value !== '')
 const nameField = ref<HTMLInputElement | null>(null)
 const problem = ref('')
 const KINDS = [
@@ -46,6 +48,7 @@ async function add(): Promise<void> {
   try {
     const made = await postJson<RigData>('/rigs', { name: name.value.trim(), craft_kind: kind.value })
     void client.invalidateQueries({ queryKey: rigsQuery.queryKey })
+    name.value = ''
     await router.push(`/rigs/${made.slug}/path`)
   } catch (failed) {
     problem.value = sentenceOf(failed)

@@ -2,6 +2,7 @@
 import type { RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
 import BindHop from './BindHop.vue'
+import ToldFacts from './ToldFacts.vue'
 
 export interface BindStepProps {
   rig: RigData
@@ -17,5 +18,6 @@ defineProps<BindStepProps>()
       How to bind is known once the chain joins. <RouterLink :to="`/rigs/${rig.slug}/path`">Choose the path</RouterLink> first.
     </p>
     <BindHop v-for="hop in rig.review.bind" :key="hop.hop" :hop="hop" :several="rig.review.bind.length > 1" :slug="rig.slug" :handle="handle" />
+    <ToldFacts v-if="rig.review.bind.length > 0" :rig="rig" :handle="handle" group="bind" />
   </div>
 </template>

@@ -2,6 +2,7 @@
 import type { RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
 import FailsafeHop from './FailsafeHop.vue'
+import ToldFacts from './ToldFacts.vue'
 
 export interface FailsafeStepProps {
   rig: RigData
@@ -22,6 +23,7 @@ defineProps<FailsafeStepProps>()
       </p>
       <FailsafeHop v-for="hop in rig.review.failsafe.hops" :key="hop.hop" :hop="hop" :rig="rig" :handle="handle" />
       <p class="recovery"><b>When it comes back.</b> {{ rig.review.failsafe.recovery }}</p>
+      <ToldFacts :rig="rig" :handle="handle" group="failsafe" />
     </template>
   </div>
 </template>

@@ -7,6 +7,7 @@ import SelectField from '@/components/form/SelectField.vue'
 import TextField from '@/components/form/TextField.vue'
 import TickField from '@/components/form/TickField.vue'
 import type { RigHandle } from '@/composables/useRig'
+import ToldFacts from './ToldFacts.vue'
 
 export interface HandsetPanelProps {
   rig: RigData
@@ -55,6 +56,7 @@ const tellMode = (mode: string) => props.handle.intend('tell-stick-mode', { mode
           </label>
         </li>
       </ul>
+      <ToldFacts :rig="rig" :handle="handle" group="handset" />
     </template>
   </div>
 </template>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import type { RigData } from '@/api/rigs'
 import ChainStrip from '@/components/ChainStrip.vue'
 import StateMark from '@/components/StateMark.vue'
 import VerdictLine from '@/components/VerdictLine.vue'
 import type { RigHandle } from '@/composables/useRig'
 import CouplingPanel from './CouplingPanel.vue'
+import CraftForm from './CraftForm.vue'
 
 /** What a rig is and how it stands, with its chain; one joint of the chain may be opened. */
 export interface RigHeadProps {
@@ -12,6 +14,7 @@ export interface RigHeadProps {
   handle: RigHandle
 }
 defineProps<RigHeadProps>()
+const isTelling = ref(false)
 const selected = defineModel<number | null>('selected', { required: true })
 
 function select(position: number): void {
@@ -24,10 +27,20 @@ function select(position: number): void {
     <div class="title">
       <h1>{{ rig.document.name }}</h1>
       <span class="muted">{{ rig.review.craft.note ?? rig.review.craft.kind }}</span>
+      <button
+        type="button"
+        class="link-button small"
+        aria-label="Change name, kind and note"
+        :aria-expanded="isTelling"
+        @click="isTelling = !isTelling"
+      >
+        {{ isTelling ? 'done' : 'change' }}
+      </button>
       <p class="state" :class="rig.review.next.severity" aria-live="polite">
         <StateMark :state="rig.review.next.severity" /> <VerdictLine :next="rig.review.next" />
       </p>
     </div>
+    <CraftForm v-if="isTelling" :rig="rig" :handle="handle" />
     <ChainStrip
       v-if="rig.review.boxes.length > 0"
       :boxes="rig.review.boxes"

@@ -14,11 +14,11 @@ export interface StepBarProps {
 const props = defineProps<StepBarProps>()
 
 const BESIDE = [
-  ['handset', 'Handset'],
   ['timing', 'Timing'],
   ['history', 'History'],
 ] as const
 
+const isHandsetReady = computed(() => props.rig.review.handset.length > 0 && props.rig.review.handset.every((item) => item.done))
 const isNarrow = useNarrow()
 const bar = ref<HTMLElement | null>(null)
 const step = computed(() => props.step)
@@ -40,6 +40,16 @@ watch(
 <template>
   <nav ref="bar" class="steps" aria-label="Steps">
     <ol class="plain-list">
+      <!-- Before any value is judged: a wrong calibration looks like every other fault. -->
+      <li>
+        <RouterLink :to="`/rigs/${rig.slug}/handset`" :class="{ here: step === 'handset' }" :aria-current="step === 'handset' ? 'step' : undefined">
+          <span class="digit value" aria-hidden="true">·</span>Handset<StateMark v-if="isHandsetReady" state="done" /><span
+            v-if="isHandsetReady"
+            class="sr-only"
+            >{{ STATE_WORDS.done }}</span
+          >
+        </RouterLink>
+      </li>
       <li v-for="(entry, k) in rig.review.steps" :key="entry.key">
         <RouterLink
           :to="`/rigs/${rig.slug}/${entry.key}`"

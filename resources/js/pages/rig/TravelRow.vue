@@ -10,6 +10,8 @@ import { figure } from '@/lib/numberText'
 import { cellsFrom, SIDES, type Side } from '@/lib/paste'
 import TravelTarget from './TravelTarget.vue'
 import { TRAVEL_STATES } from './travelStates'
+import LabelledField from '@/components/form/LabelledField.vue'
+import NumberField from '@/components/form/NumberField.vue'
 
 /** One channel: what is read, where it should be, what to set. */
 export interface TravelRowProps {
@@ -20,9 +22,12 @@ export interface TravelRowProps {
   problem: { message: string; path: string; is_reversed: boolean } | null
   /** Whether it says why its target is where it is: the rows differ in it. */
   tellsWhy: boolean
+  setWeights: (told: { weight?: number | null; mix_weight?: number | null }) => Promise<boolean>
 }
 const props = defineProps<TravelRowProps>()
 defineEmits<{ next: []; reverse: []; copy: [to: number[]]; fell: []; aim: [target: Record<Side, number> | null] }>()
+
+const isWeighing = ref(false)
 
 const SIDE_WORDS = { lo: 'low', mid: 'middle', hi: 'high' }
 const STATES = TRAVEL_STATES
@@ -108,6 +113,23 @@ function leave(event: FocusEvent): void {
       >
         aim elsewhere
       </button>
+      <button
+        type="button"
+        class="link-button small"
+        :aria-label="`Weights of ${row.function}`"
+        :aria-expanded="isWeighing"
+        @click="isWeighing = !isWeighing"
+      >
+        weights
+      </button>
+    </span>
+    <span v-if="isWeighing || row.weight !== 100 || row.mix_weight !== 100" class="wide weights" role="cell">
+      <LabelledField label="Input weight, %"
+        ><NumberField :value="row.weight" :save="(weight) => setWeights({ weight })" :lowest="-200" :highest="200" maxlength="6"
+      /></LabelledField>
+      <LabelledField label="Mix weight, %"
+        ><NumberField :value="row.mix_weight" :save="(mix_weight) => setWeights({ mix_weight })" :lowest="-200" :highest="200" maxlength="6"
+      /></LabelledField>
     </span>
     <TravelTarget
       v-if="isAiming"
@@ -185,6 +207,10 @@ function leave(event: FocusEvent): void {
 }
 .problem {
   color: var(--stop);
+}
+.weights {
+  display: flex;
+  gap: 1rem;
 }
 @media (max-width: 1180px) {
   .ruler-cell {

@@ -91,6 +91,7 @@ async function reverse(channel: number): Promise<void> {
             :drafts="drafts"
             :problem="problems[row.channel] ?? null"
             :tells-why="commonWhy === null"
+            :set-weights="(told) => handle.intend('set-weights', { channel: row.channel, ...told })"
             @next="next"
             @reverse="reverse(row.channel)"
             @copy="handle.intend('copy-settings', { from: row.channel, to: $event })"

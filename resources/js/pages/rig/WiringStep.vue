@@ -6,6 +6,7 @@ import TextField from '@/components/form/TextField.vue'
 import TickField from '@/components/form/TickField.vue'
 import PackSelect from '@/components/PackSelect.vue'
 import type { RigHandle } from '@/composables/useRig'
+import ToldFacts from './ToldFacts.vue'
 
 export interface WiringStepProps {
   rig: RigData
@@ -158,6 +159,8 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
           </ol>
         </div>
       </section>
+      <ToldFacts :rig="rig" :handle="handle" group="wiring" />
+      <ToldFacts :rig="rig" :handle="handle" group="notes" title="To remember, on the sheet" />
     </template>
   </div>
 </template>

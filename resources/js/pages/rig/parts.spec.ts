@@ -1,8 +1,9 @@
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
-import type { SwitchRowView, TravelRowView } from '@/api/rigs'
+import type { FactView, SwitchRowView, TravelRowView } from '@/api/rigs'
 import { CHOICES, fakeHandle, part, reviewOf, rigOf } from '@/testing/bench'
 import PackSelect from '@/components/PackSelect.vue'
+import CraftForm from './CraftForm.vue'
 import FunctionList from './FunctionList.vue'
 import PathTold from './PathTold.vue'
 import RigHead from './RigHead.vue'
@@ -11,6 +12,7 @@ import StepBar from './StepBar.vue'
 import SwitchedServo from './SwitchedServo.vue'
 import SwitchShape from './SwitchShape.vue'
 import SwitchWindows from './SwitchWindows.vue'
+import ToldFacts from './ToldFacts.vue'
 import TravelRow from './TravelRow.vue'
 import WiringStep from './WiringStep.vue'
 
@@ -168,6 +170,75 @@ describe('a servo on a switch', () => {
   })
 })
 
+describe('what nobody can work out', () => {
+  const shown = (told: Partial<FactView>[]) => {
+    const rig = rigOf('rig-avocet')
+    rig.review.told = rig.review.told.map((fact) => ({ ...fact, ...told.find((one) => one.fact === fact.fact) }))
+    const bench = fakeHandle()
+    return { page: part(ToldFacts, { rig, handle: bench.handle, group: 'handset' }), ...bench }
+  }
+
+  it('is asked where it matters, and told as the kind of thing that it is', async () => {
+    const { page, meant } = shown([{ fact: 'throttle_cut', value: 'R1 back' }])
+    expect(page.findAll('label').map((one) => one.text().split(':')[0])).toContain('Extended limits')
+    expect(page.text()).not.toContain('Firmware')
+    const [cut, timer] = page.findAll<HTMLInputElement>('input:not([type=checkbox])')
+    expect(cut?.element.value).toBe('R1 back')
+    await cut?.setValue(' ')
+    await cut?.trigger('blur')
+    await timer?.setValue('3,5')
+    await timer?.trigger('blur')
+    await page.find('input[type=checkbox]').setValue(true)
+    expect(meant).toEqual([
+      ['tell-fact', { fact: 'throttle_cut', value: '' }],
+      ['tell-fact', { fact: 'timer_min', value: 3.5 }],
+      ['tell-fact', { fact: 'extended_limits', value: true }],
+    ])
+  })
+
+  it('says at its field what a number may be, and sends nothing that cannot be meant', async () => {
+    const { page, meant } = shown([])
+    const timer = page.findAll<HTMLInputElement>('input:not([type=checkbox])')[1]
+    await timer?.setValue('900')
+    await timer?.trigger('blur')
+    expect(meant).toEqual([])
+    expect(page.find('[role=alert]').text()).toContain('600')
+  })
+
+  it('is asked nowhere where there is nothing of that kind', () => {
+    const rig = rigOf('rig-avocet')
+    rig.review.told = []
+    expect(part(ToldFacts, { rig, handle: fakeHandle().handle, group: 'bind' }).find('section').exists()).toBe(false)
+  })
+})
+
+describe('the craft itself', () => {
+  it('can be renamed, and turns out to be of another kind', async () => {
+    const { handle, meant } = fakeHandle()
+    const page = part(CraftForm, { rig: rigOf('rig-avocet'), handle })
+    const [name, note] = page.findAll<HTMLInputElement>('input')
+    await name?.setValue('Avocet two')
+    await name?.trigger('blur')
+    await page.find('select').setValue('glider')
+    await note?.setValue('with a motor')
+    await note?.trigger('blur')
+    expect(meant).toEqual([
+      ['rename-rig', { name: 'Avocet two' }],
+      ['tell-craft', { kind: 'glider' }],
+      ['tell-craft', { note: 'with a motor' }],
+    ])
+  })
+
+  it('is never without a name', async () => {
+    const { handle, meant } = fakeHandle()
+    const page = part(CraftForm, { rig: rigOf('rig-avocet'), handle })
+    await page.find('input').setValue(' ')
+    await page.find('input').trigger('blur')
+    expect(meant).toEqual([])
+    expect(page.find('[role=alert]').text()).toBe('A craft has a name; it stays Rig.')
+  })
+})
+
 describe('the two schools', () => {
   it('name the usual pulse widths as the core has them, and tell the choice', async () => {
     const { handle, meant } = fakeHandle()
@@ -241,7 +312,8 @@ describe('the head of a rig and its steps', () => {
     const page = part(StepBar, { rig: rigOf('rig-dunlin'), step: 'travel', isAsked: true })
     const steps = page.findAll('li').map((item) => item.text())
     expect(steps).toHaveLength(11)
-    expect(steps[4]).toBe('5Travelneeds you')
+    expect(steps[0]).toMatch(/^·Handset/)
+    expect(steps[5]).toBe('5Travelneeds you')
     expect(page.find('[aria-current="step"]').text()).toContain('Travel')
   })
 })

@@ -9,6 +9,8 @@ import { useRig } from '@/composables/useRig'
 
 const route = useRoute()
 const { rig, query } = useRig(() => String(route.params.slug))
+/** Where the paper is looked up again. */
+const address = computed(() => new URL(`/rigs/${String(route.params.slug)}`, location.href).href)
 const today = day(new Date().toISOString())
 const chain = computed(() => rig.value?.review.boxes.map((box, k) => ({ box, coupling: rig.value?.review.couplings[k] })) ?? [])
 const print = () => window.print()
@@ -25,7 +27,9 @@ const print = () => window.print()
       <header>
         <h1>{{ rig.document.name }}</h1>
         <p>{{ rig.review.craft.note ?? rig.review.craft.kind }}</p>
-        <p class="muted small">Set-up sheet, {{ today }}, revision {{ rig.revision }}.</p>
+        <p class="muted small">
+          Set-up sheet, {{ today }}, revision {{ rig.revision }}. Its page: <span class="value">{{ address }}</span>
+        </p>
         <p class="verdict" :class="rig.review.next.severity"><VerdictLine :next="rig.review.next" /></p>
       </header>
       <p class="chain">

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { useDebounceFn } from '@vueuse/core'
+import { StorageSerializers, useDebounceFn, useSessionStorage } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { ApiError, deleteJson, postJson, putJson, sentenceOf } from '@/api/http'
+import type { Starter } from '@/api/rigs'
 import { type CardData, type CardDocument, type GearKind, KINDS, shelfQuery } from '@/api/shelf'
 import TextField from '@/components/form/TextField.vue'
 import { useNotice } from '@/composables/useNotice'
 import CardLabel from './CardLabel.vue'
 import FieldRow from './FieldRow.vue'
+import StarterList from './StarterList.vue'
 import { type Entry, getAt, idFrom } from './cardPaths'
 import { CHAPTERS } from './fields'
 import LabelledField from '@/components/form/LabelledField.vue'
@@ -28,8 +30,12 @@ const router = useRouter()
 const notice = useNotice()
 const client = useQueryClient()
 const isNew = computed(() => props.data === null)
+/** What was changed of this card and has not arrived on the shelf yet, with the revision that it was made from. */
+const unsaved = useSessionStorage<{ revision: number; card: CardDocument } | null>(`linguator.card/${props.data?.card.id ?? ''}`, null, {
+  serializer: StorageSerializers.object,
+})
 const card = ref<CardDocument>(opened())
-const revision = ref(props.data?.revision ?? 0)
+const revision = ref(unsaved.value?.revision ?? props.data?.revision ?? 0)
 const problem = ref('')
 const saved = ref('')
 const asText = ref<string | null>(null)
@@ -40,7 +46,7 @@ let isGone = false
 const soon = useDebounceFn(() => (isGone ? undefined : save()), WAIT_MS)
 
 function opened(): CardDocument {
-  if (props.data !== null) return props.data.card
+  if (props.data !== null) return unsaved.value?.card ?? props.data.card
   if (props.start !== null) return props.start
   const draft = localStorage.getItem(DRAFT)
   return draft === null ? { id: '', kind: 'receiver', name: '' } : (JSON.parse(draft) as CardDocument)
@@ -48,16 +54,28 @@ function opened(): CardDocument {
 
 onMounted(() => {
   if (isNew.value) nameField.value?.focus()
+  else if (unsaved.value !== null) void soon()
 })
 
 watch(card, (now) => {
   saved.value = ''
   if (isNew.value) localStorage.setItem(DRAFT, JSON.stringify(now))
-  else void soon()
+  else {
+    unsaved.value = { revision: revision.value, card: now }
+    void soon()
+  }
 })
 
 function change(entry: Entry): void {
   card.value = entry as CardDocument
+}
+
+/** Nothing but a name and a kind is there yet. */
+const isBlank = computed(() => isNew.value && Object.keys(card.value).every((key) => ['id', 'kind', 'name'].includes(key)))
+
+function begin(starter: Starter): void {
+  card.value = { ...(starter.card as Entry), id: card.value.id, name: card.value.name } as CardDocument
+  nameField.value?.focus()
 }
 
 function rename(event: Event): void {
@@ -86,8 +104,10 @@ async function send(): Promise<void> {
       await router.push(`/shelf/${made.card.id}`)
       return
     }
+    const sent = card.value
     const made = await putJson<CardData>(`/shelf/${card.value.id}`, { revision: revision.value, ...body })
     revision.value = made.revision
+    if (card.value === sent) unsaved.value = null
     if (asText.value !== null) card.value = made.card
     saved.value = 'Saved'
     void client.invalidateQueries({ queryKey: shelfQuery.queryKey, exact: true })
@@ -121,6 +141,7 @@ async function toText(): Promise<void> {
 async function remove(): Promise<void> {
   const { deleted, rigs } = await deleteJson<{ deleted: CardDocument; rigs: { name: string }[] }>(`/shelf/${card.value.id}`)
   isGone = true
+  unsaved.value = null
   await client.invalidateQueries({ queryKey: shelfQuery.queryKey })
   const still = rigs.length === 0 ? '' : ` ${rigs.map((rig) => rig.name).join(', ')} keep${rigs.length === 1 ? 's' : ''} a copy of it.`
   notice.say(`${deleted.name} is off the shelf.${still}`, { label: 'Put it back', run: () => void putBack(deleted) })
@@ -167,11 +188,18 @@ const aliasText = computed(() => ((getAt(card.value, 'alias') as string[] | unde
           ><TextField :value="aliasText" :save="tellAliases" placeholder="several, parted by commas"
         /></LabelledField>
       </div>
+      <StarterList v-if="isBlank && asText === null" @begin="begin" />
       <template v-if="asText === null">
         <section v-for="chapter in CHAPTERS[card.kind]" :key="chapter.title">
           <h3>{{ chapter.title }}</h3>
           <div class="grid">
-            <FieldRow v-for="field in chapter.fields" :key="field.key" :field="field" :entry="card" @change="change" />
+            <FieldRow
+              v-for="field in chapter.fields.filter((one) => one.when === undefined || one.when(card))"
+              :key="field.key"
+              :field="field"
+              :entry="card"
+              @change="change"
+            />
           </div>
         </section>
       </template>

@@ -9,15 +9,24 @@ import type { Field } from './fields'
 export interface FieldRowProps {
   field: Field
   entry: Entry
+  /** Where it stands in the card, with the places of lists. */
+  at?: string
 }
-const props = defineProps<FieldRowProps>()
+const props = withDefaults(defineProps<FieldRowProps>(), { at: '' })
 const emit = defineEmits<{ change: [entry: Entry] }>()
 
+const NONE = 'none of them'
 const id = useId()
 const value = computed(() => getAt(props.entry, props.field.key))
 const list = computed(() => (Array.isArray(value.value) ? (value.value as unknown[]) : []))
 const text = computed(() =>
-  value.value === undefined || value.value === null ? '' : Array.isArray(value.value) ? value.value.join(' ') : String(value.value),
+  value.value === null && props.field.none !== undefined
+    ? NONE
+    : value.value === undefined || value.value === null
+      ? ''
+      : Array.isArray(value.value)
+        ? value.value.join(' ')
+        : String(value.value),
 )
 
 function put(next: unknown): void {
@@ -53,7 +62,29 @@ function tell(raw: string): Promise<boolean> {
 
 function choose(event: Event): void {
   const raw = (event.target as HTMLSelectElement).value
-  put(raw === '' ? undefined : raw === 'true' ? true : raw === 'false' ? false : props.field.key === 'sticks.mode' ? Number(raw) : raw)
+  // Where silence means the usual, what is not known is said.
+  put(
+    raw === ''
+      ? props.field.usual === undefined
+        ? undefined
+        : null
+      : raw === NONE
+        ? null
+        : raw === 'true'
+          ? true
+          : raw === 'false'
+            ? false
+            : props.field.isNumeric
+              ? Number(raw)
+              : raw,
+  )
+}
+
+/** A pin after the others: a sequence may hold the same one twice. */
+function append(event: Event): void {
+  const select = event.target as HTMLSelectElement
+  put([...list.value, select.value])
+  select.value = ''
 }
 
 function tick(option: string, event: Event): void {
@@ -87,7 +118,10 @@ const options = computed<[string, string][]>(() => {
   return (choices.data.value?.[from] ?? []).map((one) => (typeof one === 'string' ? [one, [...one].join(' ')] : [one.key, one.title]))
 })
 /** A format of the user's own is none of the core's: what stands there is shown all the same. */
-const other = computed(() => (text.value === '' || options.value.some(([option]) => option === text.value) ? null : text.value))
+const other = computed(() =>
+  text.value === '' || text.value === NONE || options.value.some(([option]) => option === text.value) ? null : text.value,
+)
+const labelOf = (option: string) => (props.field.options ?? []).find(([one]) => one === option)?.[1] ?? option
 const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => field.when === undefined || field.when(entry))
 </script>
 
@@ -96,7 +130,14 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
     <legend>{{ field.question }}</legend>
     <div v-for="(_, k) in list" :key="k" class="entry" role="group" :aria-label="`${field.one} ${k + 1}`">
       <div class="grid">
-        <FieldRow v-for="inner in asked(entryAt(k))" :key="inner.key" :field="inner" :entry="entryAt(k)" @change="putEntry(k, $event)" />
+        <FieldRow
+          v-for="inner in asked(entryAt(k))"
+          :key="inner.key"
+          :field="inner"
+          :entry="entryAt(k)"
+          :at="`${at}${field.key}.${k}.`"
+          @change="putEntry(k, $event)"
+        />
       </div>
       <button type="button" class="link-button small" @click="remove(k)">Remove this {{ field.one }}</button>
     </div>
@@ -112,11 +153,23 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
       ><input type="checkbox" :checked="list.includes(option)" @change="tick(option, $event)" /> {{ label }}</label
     >
   </fieldset>
+  <fieldset v-else-if="field.type === 'sequence'" class="several">
+    <legend>{{ field.question }}</legend>
+    <span class="pins">{{ list.length === 0 ? 'not known' : list.map((pin) => labelOf(String(pin))).join(' · ') }}</span>
+    <select class="field" :aria-label="`${field.question}: the next`" :value="''" @change="append">
+      <option value="">add the next</option>
+      <option v-for="[option, label] in field.options" :key="option" :value="option">{{ label }}</option>
+    </select>
+    <button v-if="list.length > 0" type="button" class="link-button small" @click="put(list.length > 1 ? list.slice(0, -1) : undefined)">
+      take the last away
+    </button>
+  </fieldset>
   <label v-else class="one" :for="id">
     <span>{{ field.question }}</span>
     <select v-if="field.type === 'choice'" :id="id" class="field" :value="text" @change="choose">
       <option value="">not known</option>
       <option v-if="other !== null" :value="other">{{ other }}</option>
+      <option v-if="field.none" :value="NONE">{{ field.none }}</option>
       <option v-for="[option, label] in options" :key="option" :value="option">{{ label }}</option>
     </select>
     <span v-else class="with-unit">
@@ -126,6 +179,7 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
         :value="text"
         :wrong="wrong"
         :save="tell"
+        :keep-as="`${at}${field.key}`"
         :placeholder="field.hint ?? 'not known'"
         :inputmode="field.type === 'number' ? 'decimal' : undefined"
       />

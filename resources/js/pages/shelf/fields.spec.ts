@@ -7,6 +7,7 @@ interface Schema {
   type?: string | string[]
   enum?: unknown[]
   properties?: Record<string, Schema>
+  additionalProperties?: Schema | boolean
   items?: Schema
   anyOf?: Schema[]
   oneOf?: Schema[]
@@ -31,7 +32,11 @@ function forms(schema: Schema | undefined): Schema[] {
   ]
 }
 
-const inside = (schemas: Schema[], key: string) => schemas.flatMap(forms).flatMap((form) => forms(form.properties?.[key]))
+/** A key by its own name, or one of those that may have any. */
+const inside = (schemas: Schema[], key: string) =>
+  schemas
+    .flatMap(forms)
+    .flatMap((form) => forms(form.properties?.[key] ?? (typeof form.additionalProperties === 'object' ? form.additionalProperties : undefined)))
 const at = (schemas: Schema[], path: string) => path.split('.').reduce(inside, schemas)
 const typesOf = (schemas: Schema[]) => schemas.flatMap((form) => form.type ?? [])
 const choicesOf = (schemas: Schema[]) => schemas.flatMap((form) => form.enum ?? []).map(String)
@@ -42,6 +47,7 @@ const FILLS: Record<Field['type'], string[]> = {
   number: ['number', 'integer'],
   choice: ['string', 'boolean', 'integer'],
   several: ['array'],
+  sequence: ['array'],
   words: ['array'],
   numbers: ['array'],
   list: ['array'],
@@ -91,5 +97,30 @@ describe('questions about gear', () => {
       const keys = chapters.flatMap((chapter) => chapter.fields.map((field) => field.key))
       expect(new Set(keys).size).toBe(keys.length)
     }
+  })
+
+  /** Said by a field of the form itself, in another word (`corner` for both sticks at once), or of the other end only. */
+  const ELSEWHERE =
+    /\.(id|kind|name|alias|corner)$|^(handset|module).*\.(refuses_auto|left_stick|right_stick)$|^receiver\.protocols\.(modes|order)$|^converter\.output\.mode$|^servo_set\.setting_names$/
+
+  it('leave no key of a card to "As text"', () => {
+    const places = new Set(asked.map(([place]) => place))
+    const missing: string[] = []
+    const walk = (schemas: Schema[], place: string): void => {
+      const keys = new Set(schemas.flatMap((form) => Object.keys(form.properties ?? {})))
+      for (const key of keys) {
+        const here = `${place}.${key}`
+        const found = inside(schemas, key)
+        if (places.has(here))
+          walk(
+            found.flatMap((form) => forms(form.items)),
+            here,
+          )
+        else if ([...places].some((place) => place.startsWith(`${here}.`)) || found.some((form) => form.properties)) walk(found, here)
+        else if (!ELSEWHERE.test(here)) missing.push(here)
+      }
+    }
+    for (const kind of Object.keys(CHAPTERS)) walk(forms(root.$defs?.[kind]), kind)
+    expect(missing).toEqual([])
   })
 })

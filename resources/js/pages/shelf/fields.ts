@@ -2,12 +2,18 @@ import type { GearKind } from '@/api/shelf'
 
 /** A question about a piece of gear, answered by what can be seen on it. `key` is a path in the card. */
 export interface Field {
-  type: 'text' | 'number' | 'choice' | 'several' | 'words' | 'numbers' | 'list'
+  type: 'text' | 'number' | 'choice' | 'several' | 'sequence' | 'words' | 'numbers' | 'list'
   key: string
   question: string
   unit?: string
   hint?: string
   options?: [value: string, label: string][]
+  /** Its options are numbers. */
+  isNumeric?: boolean
+  /** What it is where the card does not say: then "not known" has to be said. */
+  usual?: string
+  /** What it means that none of the numbers is it; else that is not known. */
+  none?: string
   /** The options are a list of the core. */
   from?: 'wire_formats' | 'chemistries' | 'orders'
   /** For lists: the questions about one entry, what one is called, and what a new one starts as. */
@@ -34,6 +40,16 @@ const MODES: [string, string][] = [
   ['1-16', '1–16'],
 ]
 const isPwm = (entry: Record<string, unknown>) => entry.format === 'pwm'
+const PINS: [string, string][] = [
+  ['signal', 'signal'],
+  ['plus', 'plus'],
+  ['ground', 'ground'],
+  ['data', 'data back'],
+  ['free', 'not used'],
+]
+/** From the key, the notch or the edge of the case on. */
+const plug: Field = { type: 'sequence', key: 'plug', question: 'Its pins, from the edge of the case', options: PINS }
+
 const periods = (key: string, question: string): Field => ({ type: 'numbers', key, question, unit: 'ms', hint: 'as delivered first' })
 
 const protocols = (isSender: boolean): Field => ({
@@ -47,6 +63,7 @@ const protocols = (isSender: boolean): Field => ({
     { type: 'text', key: 'variant', question: 'Variant', hint: 'weft-8, auto' },
     periods('frame_ms', 'Frame period'),
     { type: 'number', key: 'channels', question: 'Channels' },
+    { type: 'number', key: 'levels', question: 'Distinct values over full travel' },
     { type: 'text', key: 'region', question: 'Region' },
     { type: 'text', key: 'firmware', question: 'Firmware generation' },
     { type: 'number', key: 'f_mhz', question: 'Carrier', unit: 'MHz' },
@@ -75,6 +92,7 @@ const output = (question: string, key: string): Field => ({
       type: 'choice',
       key: 'polarity',
       question: 'Polarity',
+      usual: 'standard',
       options: [
         ['standard', 'as the format has it'],
         ['flipped', 'the other way up'],
@@ -84,6 +102,9 @@ const output = (question: string, key: string): Field => ({
     { type: 'number', key: 'level_v', question: 'High level', unit: 'V' },
     { type: 'number', key: 'channels', question: 'Channels', when: (entry) => !isPwm(entry) },
     periods('period_ms', 'Frame period'),
+    { type: 'number', key: 'pin', question: 'The pin that carries it', when: (entry) => !isPwm(entry) },
+    { type: 'choice', key: 'telemetry', question: 'Carries data back?', options: YES_NO, when: (entry) => !isPwm(entry) },
+    plug,
     { type: 'text', key: 'mode', question: 'Setting in which it exists', hint: 'leave empty: always' },
   ],
 })
@@ -104,6 +125,8 @@ const INPUT_FIELDS: Field[] = [
   { type: 'number', key: 'level_max_v', question: 'Highest level', unit: 'V' },
   { type: 'number', key: 'channels', question: 'Channels' },
   { type: 'number', key: 'max_rate_hz', question: 'Fastest rate', unit: 'Hz' },
+  { type: 'choice', key: 'telemetry', question: 'Carries data back?', options: YES_NO },
+  plug,
 ]
 const inputs: Field = {
   type: 'list',
@@ -115,15 +138,74 @@ const inputs: Field = {
   fields: INPUT_FIELDS,
 }
 
+const SETTINGS: Record<GearKind, [key: string, question: string][]> = {
+  handset: [
+    ['order', 'the channel order'],
+    ['protocol', 'the air protocol'],
+    ['internal_radio', 'its own radio'],
+    ['bay', 'what the bay sends'],
+    ['trainer', 'the trainer socket'],
+    ['channel_mode', 'the channels sent'],
+  ],
+  module: [
+    ['protocol', 'the air protocol'],
+    ['input', 'its input'],
+    ['remap', 'the rearranging'],
+    ['channel_mode', 'the channels sent'],
+  ],
+  receiver: [
+    ['protocol', 'the air protocol'],
+    ['output_mode', 'what comes out'],
+    ['rate', 'the frame period'],
+  ],
+  converter: [['input', 'its input']],
+  controller: [
+    ['order', 'the channel order'],
+    ['input', 'its receiver input'],
+  ],
+  servo_set: [],
+}
+const named = (kind: GearKind): Chapter => ({
+  title: 'What does its own menu call …',
+  fields: SETTINGS[kind].map(([key, question]) => ({ type: 'text', key: `setting_names.${key}`, question })),
+})
+
+/** What every box may have, asked last: how a feature of it is turned on, whether it is built in, and what else is to be remembered. */
+const rest = (isBuiltIn: boolean): Chapter => ({
+  title: 'What else is to be remembered?',
+  fields: [
+    {
+      type: 'list',
+      key: 'procedures',
+      question: 'Sticks, buttons or sequences that turn something on',
+      one: 'procedure',
+      fresh: { name: '', how: '' },
+      fields: [
+        { type: 'text', key: 'name', question: 'What it turns on', hint: 'stabiliser off' },
+        { type: 'text', key: 'how', question: 'How', hint: 'sticks in opposite corners, switch five times' },
+      ],
+    },
+    ...(isBuiltIn ? ([{ type: 'text', key: 'built_into', question: 'Built into one craft only: which?' }] satisfies Field[]) : []),
+    { type: 'text', key: 'notes', question: 'Notes' },
+  ],
+})
+
+const CORNERS: [string, string][] = [
+  ['lower_left', 'down, left'],
+  ['lower_right', 'down, right'],
+  ['upper_left', 'up, left'],
+  ['upper_right', 'up, right'],
+  ['middle', 'in its middle'],
+]
+
 const supply: Field[] = [
   { type: 'number', key: 'supply.min_v', question: 'Lowest supply voltage', unit: 'V' },
   { type: 'number', key: 'supply.max_v', question: 'Highest supply voltage', unit: 'V', hint: 'printed beside the plus pin' },
   { type: 'number', key: 'supply.ma', question: 'Current it draws', unit: 'mA' },
 ]
 
-const bind: Chapter = {
-  title: 'How does it bind?',
-  fields: [
+const bindFields = (isReceiver: boolean): Field[] =>
+  [
     {
       type: 'several',
       key: 'bind.methods',
@@ -139,12 +221,19 @@ const bind: Chapter = {
         ['software', 'from a computer'],
       ],
     },
+    ...(isReceiver
+      ? ([
+          { type: 'choice', key: 'bind.left_stick', question: 'Left stick meanwhile', options: CORNERS, when: bindsBySticks },
+          { type: 'choice', key: 'bind.right_stick', question: 'Right stick meanwhile', options: CORNERS, when: bindsBySticks },
+        ] satisfies Field[])
+      : []),
     { type: 'text', key: 'bind.lights.searching', question: 'Light while it searches' },
     { type: 'text', key: 'bind.lights.bind', question: 'Light while it binds' },
     { type: 'text', key: 'bind.lights.linked', question: 'Light when linked' },
     { type: 'number', key: 'bind.window_s', question: 'Only in the first seconds', unit: 's' },
-  ],
-}
+  ] satisfies Field[]
+const bindsBySticks = (entry: Record<string, unknown>) => JSON.stringify(entry.bind ?? {}).includes('sticks_in_corner')
+const bind = (isReceiver: boolean): Chapter => ({ title: 'How does it bind?', fields: bindFields(isReceiver) })
 
 const lossOptions: [string, string][] = [
   ['stops', 'nothing comes out'],
@@ -159,9 +248,11 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
       fields: [
         { type: 'number', key: 'channels', question: 'Channels' },
         { type: 'choice', key: 'order', question: 'Its channel order', from: 'orders' },
+        { type: 'choice', key: 'order_fixed', question: 'Can that order not be changed?', options: YES_NO },
         {
           type: 'choice',
           key: 'sticks.mode',
+          isNumeric: true,
           question: 'Stick mode',
           options: [
             ['1', '1'],
@@ -177,6 +268,31 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
           from: 'chemistries',
         },
         { type: 'number', key: 'pack.cells', question: 'Cells in series' },
+        {
+          type: 'list',
+          key: 'switches',
+          question: 'Switches, sliders and knobs',
+          one: 'switch',
+          fresh: { id: '', positions: 2 },
+          fields: [
+            { type: 'text', key: 'id', question: 'Printed beside it', hint: 'L1, left' },
+            {
+              type: 'choice',
+              key: 'positions',
+              isNumeric: true,
+              question: 'Positions',
+              options: [
+                ['2', '2'],
+                ['3', '3'],
+                ['6', '6'],
+              ],
+              none: 'slider or knob',
+            },
+            { type: 'choice', key: 'spring', question: 'Springs back?', options: YES_NO },
+          ],
+        },
+        { type: 'number', key: 'aux_from', question: 'Channel that it calls its first auxiliary', hint: '5' },
+        { type: 'choice', key: 'failsafe_menu', question: 'Has it a failsafe menu?', options: YES_NO },
       ],
     },
     {
@@ -192,9 +308,13 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
             { type: 'text', key: 'id', question: 'Name' },
             { type: 'choice', key: 'always_on', question: 'Cannot be switched off?', options: YES_NO },
             protocols(true),
+            ...bindFields(false),
           ],
         },
         output('What the module bay gives', 'bay.outputs'),
+        { type: 'number', key: 'bay.supply_v', question: 'Voltage in the bay', unit: 'V', hint: "the pack's own" },
+        { type: 'numbers', key: 'radio_powers_mw', question: 'Powers of its radio', unit: 'mW' },
+        { type: 'numbers', key: 'powers_dbm', question: 'or, as told', unit: 'dBm' },
         output('What the trainer socket gives', 'trainer.outputs'),
       ],
     },
@@ -214,8 +334,14 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
             ['pivot', 'moves only the centre'],
           ],
         },
+        { type: 'number', key: 'scale.subtrim_step', question: 'Sub-trim goes in steps of', hint: '1' },
+        { type: 'number', key: 'scale.subtrim_us_per_unit', question: 'One of sub-trim is', unit: 'µs' },
+        { type: 'number', key: 'scale.centre', question: 'Centre', unit: 'µs', hint: '1500' },
+        periods('frame_ms', 'Frame period it sends with'),
       ],
     },
+    named('handset'),
+    rest(false),
   ],
   module: [
     { title: 'What do you see?', fields: [inputs, protocols(true)] },
@@ -225,6 +351,7 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
         { type: 'choice', key: 'remap.expects', question: 'It expects', from: 'orders' },
         { type: 'choice', key: 'remap.sends', question: 'and sends', from: 'orders' },
         { type: 'choice', key: 'remap.switchable', question: 'Can that be switched off?', options: YES_NO },
+        { type: 'choice', key: 'remap.on', question: 'Is it on as delivered?', options: YES_NO },
       ],
     },
     {
@@ -232,10 +359,23 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
       fields: [
         ...supply,
         { type: 'numbers', key: 'powers_mw', question: 'Radio powers', unit: 'mW' },
+        { type: 'numbers', key: 'powers_dbm', question: 'or, as told', unit: 'dBm' },
         { type: 'choice', key: 'on_input_loss', question: 'When nothing comes in any more', options: lossOptions },
+        {
+          type: 'choice',
+          key: 'failsafe',
+          question: 'It sets a failsafe',
+          options: [
+            ['none', 'not at all'],
+            ['button', 'by its button'],
+            ['menu', 'in its menu'],
+          ],
+        },
       ],
     },
-    bind,
+    bind(false),
+    named('module'),
+    rest(true),
   ],
   receiver: [
     { title: 'What do you see?', fields: [protocols(false), output('What comes out?', 'outputs')] },
@@ -286,7 +426,9 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
         },
       ],
     },
-    bind,
+    bind(true),
+    named('receiver'),
+    rest(true),
   ],
   converter: [
     { title: 'What goes in?', fields: INPUT_FIELDS.map((field) => ({ ...field, key: `input.${field.key}` })) },
@@ -300,6 +442,8 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
       title: 'Power and loss',
       fields: [...supply, { type: 'choice', key: 'on_input_loss', question: 'When nothing comes in any more', options: lossOptions }],
     },
+    named('converter'),
+    rest(true),
   ],
   controller: [
     {
@@ -317,6 +461,15 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
         { type: 'choice', key: 'outputs.passes_throttle', question: 'Does throttle go through it?', options: YES_NO },
         { type: 'choice', key: 'outputs.functions_settable', question: 'Any function on any output?', options: YES_NO },
         periods('outputs.period_ms', 'Servo frame period'),
+        { type: 'number', key: 'outputs.level_v', question: 'High level of its pins', unit: 'V' },
+      ],
+    },
+    {
+      title: 'When does it take throttle for low or full?',
+      fields: [
+        { type: 'number', key: 'thresholds.low', question: 'Low below', unit: 'µs' },
+        { type: 'number', key: 'thresholds.high', question: 'Full above', unit: 'µs' },
+        { type: 'number', key: 'thresholds.deadband', question: 'Dead band', unit: 'µs' },
       ],
     },
     {
@@ -328,6 +481,8 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
         { type: 'choice', key: 'position_hold', question: 'Holds its position?', options: YES_NO },
       ],
     },
+    named('controller'),
+    rest(true),
   ],
   servo_set: [
     {
@@ -349,5 +504,6 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
         { type: 'number', key: 'feeds_v', question: 'Voltage the speed controller gives to the receiver', unit: 'V' },
       ],
     },
+    rest(false),
   ],
 }

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Sheet;
+
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Steps\Told\Fact;
+use Linguator\Core\Steps\Told\FactGroup;
+use Linguator\Core\Steps\Told\ToldReview;
+
+/** What was said of the rig beside what can be worked out, under its headings. */
+final readonly class ToldSections
+{
+    private ToldReview $told;
+
+    public function __construct(private RigDocument $rig)
+    {
+        $this->told = new ToldReview($rig);
+    }
+
+    /** @return list<SheetSection> */
+    public function all(): array
+    {
+        return array_map(fn (FactGroup $group): SheetSection => new SheetSection($group->title(), $this->rows($group)), FactGroup::cases());
+    }
+
+    /** @return list<SheetRow> */
+    private function rows(FactGroup $group): array
+    {
+        $rows = [];
+        foreach ($this->told->asked() as $fact) {
+            $said = $fact->group() === $group ? $fact->said($this->rig) : null;
+            if ($said !== null) {
+                $rows[] = new SheetRow("told/$fact->value", $fact->label(), $said.$this->ofPack($fact), $this->isOpen($fact) ? RowState::Attention : RowState::Known);
+            }
+        }
+
+        return $rows;
+    }
+
+    private function ofPack(Fact $fact): string
+    {
+        $volts = $fact === Fact::CellAlarm ? $this->told->packAlarmV() : null;
+
+        return $volts === null ? '' : sprintf(', %g V for the pack', $volts);
+    }
+
+    private function isOpen(Fact $fact): bool
+    {
+        return $fact === Fact::SetUpRate && Fact::SetUpRateBack->of($this->rig) !== true;
+    }
+}
