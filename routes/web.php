@@ -10,6 +10,7 @@ use App\Http\Controllers\CaptureExportController;
 use App\Http\Controllers\CaptureReadController;
 use App\Http\Controllers\CardController;
 use App\Http\Controllers\ChoicesController;
+use App\Http\Controllers\DiagnosisController;
 use App\Http\Controllers\FormatController;
 use App\Http\Controllers\LiveController;
 use App\Http\Controllers\LogbookController;
@@ -30,6 +31,8 @@ use Illuminate\Support\Facades\Route;
 // What the screens use. It changes things, so it carries the token against forged requests.
 Route::prefix('api/v1')->group(function (): void {
     Route::get('choices', ChoicesController::class);
+    Route::get('faults', [DiagnosisController::class, 'known']);
+    Route::get('rigs/{rig}/symptoms', [DiagnosisController::class, 'symptoms']);
     Route::get('shelf', [CardController::class, 'index']);
     Route::post('shelf', [CardController::class, 'store']);
     Route::get('shelf.{format}', [CardController::class, 'exportAll'])->whereIn('format', ['yaml', 'json']);

@@ -34,6 +34,7 @@ useKeys((key) => {
           <RouterLink to="/" :class="{ here: ['bench', 'rig', 'tool'].includes(String(route.name)) }">Bench</RouterLink>
           <RouterLink to="/shelf" :class="{ here: route.name === 'shelf' }">Shelf</RouterLink>
           <RouterLink to="/signals" :class="{ here: ['signals', 'live', 'compare', 'formats'].includes(String(route.name)) }">Signal desk</RouterLink>
+          <RouterLink to="/fault" :class="{ here: route.name === 'fault' }">Faults</RouterLink>
           <RouterLink to="/logbook" :class="{ here: route.name === 'logbook' || route.name === 'moment' }">Logbook</RouterLink>
         </nav>
         <SearchBox ref="search" />

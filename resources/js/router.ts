@@ -25,6 +25,7 @@ export const router = createRouter({
     { path: '/signals/formats', name: 'formats', component: () => import('./pages/signals/FormatsPage.vue'), meta: { title: 'Formats' } },
     { path: '/signals/:id(\\d+)?', name: 'signals', component: () => import('./pages/signals/SignalPage.vue'), meta: { title: 'Signal desk' } },
     { path: '/logbook', name: 'logbook', component: () => import('./pages/logbook/LogbookPage.vue'), meta: { title: 'Logbook' } },
+    { path: '/fault', name: 'fault', component: () => import('./pages/fault/FaultPage.vue'), meta: { title: 'Find the fault' } },
     { path: '/tools/:tool', name: 'tool', component: () => import('./pages/tools/ToolPage.vue'), meta: { title: 'Quick tool' } },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./pages/NowherePage.vue'), meta: { title: 'Nothing here' } },
   ],

@@ -26,6 +26,7 @@ final readonly class Verbs
         'order' => OrderVerb::class, 'movement' => MovementVerb::class, 'plan' => PlanVerb::class, 'power' => PowerVerb::class,
         'tune' => TuneVerb::class, 'thresholds' => ThresholdsVerb::class, 'switch' => SwitchVerb::class, 'rates' => RatesVerb::class, 'percent' => PercentVerb::class,
         'pulse-train' => PulseTrainVerb::class, 'latency' => LatencyVerb::class, 'range' => RangeVerb::class, 'bind-ladder' => BindLadderVerb::class,
+        'diagnose' => DiagnoseVerb::class,
         'failsafe' => FailsafeVerb::class, 'readiness' => ReadinessVerb::class, 'encode' => EncodeVerb::class, self::DECODE => DecodeVerb::class,
     ];
 

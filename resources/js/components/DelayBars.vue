@@ -18,28 +18,33 @@ defineProps<DelayBarsProps>()
         <span class="value">{{ figure(ms.worst) }} ms</span></span
       >
     </p>
-    <table>
-      <thead>
-        <tr>
-          <th scope="col">stage</th>
-          <th scope="col">mean</th>
-          <th scope="col">share</th>
-          <th scope="col" class="bar-head"><span class="sr-only">share, drawn</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="(stage, k) in stages" :key="k" :class="{ most: stage.share === Math.max(...stages.map((one) => one.share)) }">
-          <td>{{ stage.name }}</td>
-          <td class="value">{{ figure(stage.mean_ms) }} ms</td>
-          <td class="value">{{ Math.round(stage.share * 100) }} %</td>
-          <td class="bar-cell" aria-hidden="true"><span class="bar" :style="{ width: `${stage.share * 100}%` }"></span></td>
-        </tr>
-      </tbody>
-    </table>
+    <div class="scroll" tabindex="0" role="region" aria-label="Delay by stage">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">stage</th>
+            <th scope="col">mean</th>
+            <th scope="col">share</th>
+            <th scope="col" class="bar-head"><span class="sr-only">share, drawn</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(stage, k) in stages" :key="k" :class="{ most: stage.share === Math.max(...stages.map((one) => one.share)) }">
+            <td>{{ stage.name }}</td>
+            <td class="value">{{ figure(stage.mean_ms) }} ms</td>
+            <td class="value">{{ Math.round(stage.share * 100) }} %</td>
+            <td class="bar-cell" aria-hidden="true"><span class="bar" :style="{ width: `${stage.share * 100}%` }"></span></td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
   </div>
 </template>
 
 <style scoped>
+.scroll {
+  overflow-x: auto;
+}
 .big {
   font-size: 1.05rem;
   margin-bottom: 0.4rem;

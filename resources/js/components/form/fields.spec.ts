@@ -31,10 +31,11 @@ beforeEach(() => sessionStorage.clear())
 describe('what stands in a field that was not left yet', () => {
   const again = (props: Record<string, unknown>, label = '') => {
     const bench = slow()
-    const page = part(
-      defineComponent({ render: () => h(LabelledField, { label }, () => h(TextField, { value: '', save: bench.save, ...props })) }),
-      {},
-    )
+    const page = mount(LabelledField, {
+      props: { label },
+      slots: { default: () => h(TextField, { value: '', save: bench.save, ...props }) },
+      attachTo: document.body,
+    })
     return { page, ...bench }
   }
 

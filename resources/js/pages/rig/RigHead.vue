@@ -30,12 +30,13 @@ function select(position: number): void {
       <button
         type="button"
         class="link-button small"
-        aria-label="Change name, kind and note"
+        aria-label="What this craft is: change it"
         :aria-expanded="isTelling"
         @click="isTelling = !isTelling"
       >
         {{ isTelling ? 'done' : 'change' }}
       </button>
+      <RouterLink class="small" :to="`/fault?rig=${rig.slug}`">find a fault</RouterLink>
       <p class="state" :class="rig.review.next.severity" aria-live="polite">
         <StateMark :state="rig.review.next.severity" /> <VerdictLine :next="rig.review.next" />
       </p>

@@ -44,30 +44,32 @@ const timing = computed(() => props.rig.review.timing)
       </section>
       <section v-if="timing.alternatives.length > 0">
         <h3>The same boxes, otherwise</h3>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">what</th>
-              <th scope="col">where</th>
-              <th scope="col">mean</th>
-              <th scope="col">worst</th>
-              <th scope="col">against now</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="other in timing.alternatives" :key="other.where + other.what">
-              <td>{{ other.what }}</td>
-              <td class="muted">{{ other.where }}</td>
-              <td class="value">{{ figure(other.ms.mean) }} ms</td>
-              <td class="value">{{ figure(other.ms.worst) }} ms</td>
-              <td class="value" :class="{ faster: other.gain_ms > 0 }">
-                {{
-                  other.gain_ms > 0 ? `${figure(other.gain_ms)} ms faster` : other.gain_ms < 0 ? `${figure(-other.gain_ms)} ms slower` : 'the same'
-                }}
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <div class="scroll" tabindex="0" role="region" aria-label="The same boxes, otherwise">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">what</th>
+                <th scope="col">where</th>
+                <th scope="col">mean</th>
+                <th scope="col">worst</th>
+                <th scope="col">against now</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="other in timing.alternatives" :key="other.where + other.what">
+                <td>{{ other.what }}</td>
+                <td class="muted">{{ other.where }}</td>
+                <td class="value">{{ figure(other.ms.mean) }} ms</td>
+                <td class="value">{{ figure(other.ms.worst) }} ms</td>
+                <td class="value" :class="{ faster: other.gain_ms > 0 }">
+                  {{
+                    other.gain_ms > 0 ? `${figure(other.gain_ms)} ms faster` : other.gain_ms < 0 ? `${figure(-other.gain_ms)} ms slower` : 'the same'
+                  }}
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
       </section>
       <section v-if="timing.resolution.coarsest">
         <h3>Resolution</h3>
@@ -82,6 +84,9 @@ const timing = computed(() => props.rig.review.timing)
 </template>
 
 <style scoped>
+.scroll {
+  overflow-x: auto;
+}
 section {
   margin-top: 1.1rem;
 }

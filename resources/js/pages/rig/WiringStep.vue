@@ -208,9 +208,10 @@ section h3 {
   color: var(--amber-text);
 }
 .pack {
-  display: inline-flex;
+  display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 0.6rem;
+  gap: 0.4rem 0.6rem;
   margin-top: 0.6rem;
 }
 .halves {

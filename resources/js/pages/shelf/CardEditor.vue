@@ -70,11 +70,13 @@ function change(entry: Entry): void {
   card.value = entry as CardDocument
 }
 
-/** Nothing but a name and a kind is there yet. */
-const isBlank = computed(() => isNew.value && Object.keys(card.value).every((key) => ['id', 'kind', 'name'].includes(key)))
+/** Offered where nothing but a name and a kind was there at first; it goes by a choice only, so that nothing jumps under the hand. */
+const isOffered = ref(props.data === null && Object.keys(card.value).every((key) => ['id', 'kind', 'name'].includes(key)))
 
 function begin(starter: Starter): void {
-  card.value = { ...(starter.card as Entry), id: card.value.id, name: card.value.name } as CardDocument
+  isOffered.value = false
+  const { id, name, alias } = card.value as CardDocument & { alias?: string[] }
+  card.value = { ...(starter.card as Entry), id, name, ...(alias === undefined ? {} : { alias }) } as CardDocument
   nameField.value?.focus()
 }
 
@@ -188,7 +190,7 @@ const aliasText = computed(() => ((getAt(card.value, 'alias') as string[] | unde
           ><TextField :value="aliasText" :save="tellAliases" placeholder="several, parted by commas"
         /></LabelledField>
       </div>
-      <StarterList v-if="isBlank && asText === null" @begin="begin" />
+      <StarterList v-if="isOffered && asText === null" @begin="begin" />
       <template v-if="asText === null">
         <section v-for="chapter in CHAPTERS[card.kind]" :key="chapter.title">
           <h3>{{ chapter.title }}</h3>

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Diagnosis;
+
+/**
+ * Which causes are still possible after what was seen, and what to look at next (rules D): Bayes over the causes' weights and the likelihoods
+ * of what was seen, the next test by expected bits a minute.
+ */
+final readonly class Diagnosis
+{
+    /** So sure is sure enough to mend. */
+    private const SURE = 0.9;
+
+    /** A test that takes less away than this is not worth its time (bits). */
+    private const LEAST_GAIN = 0.05;
+
+    /** A cause that was mended may come back, but seldom. */
+    private const MENDED = 0.1;
+
+    /** What fits a cause: seen with at least this likelihood under it. */
+    private const FITS = 0.3;
+
+    private const ALL_SOUND = 'something_else/sound';
+
+    private const ALL_EVEN = 'something_else/even';
+
+    /** @var array<string, Observation> By test; the last counts. */
+    private array $seen;
+
+    /**
+     * @param  list<Observation>  $seen  In any order; of a test told twice the last counts, and what was measured goes before what was told.
+     * @param  bool  $allowRisk  The precautions are taken.
+     * @param  list<string>  $fixed  Causes mended already.
+     */
+    public function __construct(private Knowledge $knowledge, array $seen, private Parts $parts = new Parts, private bool $allowRisk = false, private array $fixed = [])
+    {
+        $last = [];
+        foreach ([...array_filter($seen, static fn (Observation $one): bool => ! $one->isMeasured), ...array_filter($seen, static fn (Observation $one): bool => $one->isMeasured)] as $one) {
+            $last[$one->test] = $one;
+        }
+        $this->seen = $last;
+    }
+
+    /** @return non-empty-list<Suspect> The likeliest first. */
+    public function suspects(): array
+    {
+        $shares = $this->shares($this->weights());
+        $suspects = array_map(fn (string $cause, float $p): Suspect => new Suspect($cause, $p, $this->because($cause)), array_keys($shares), $shares);
+        usort($suspects, static fn (Suspect $a, Suspect $b): int => $b->p <=> $a->p ?: $a->cause <=> $b->cause);
+
+        // `something_else` is always among them.
+        return $suspects === [] ? [new Suspect(Knowledge::SOMETHING_ELSE, 1.0, [])] : $suspects;
+    }
+
+    /** The best test that is left; null: none is worth its time. */
+    public function next(): ?NextTest
+    {
+        $best = null;
+        foreach ($this->open() as $test) {
+            $gain = $this->gainOf($test);
+            if ($gain > self::LEAST_GAIN && ($best === null || $gain / $test->minutes > $best->gainBits / $best->minutes)) {
+                $best = new NextTest($test->id, $gain, $test->minutes, $test->risk);
+            }
+        }
+
+        return $best;
+    }
+
+    public function isDone(): bool
+    {
+        return $this->suspects()[0]->p >= self::SURE || $this->next() === null;
+    }
+
+    /** The expected drop of entropy (bits) if this test were made now. */
+    public function gainOf(FaultTest $test): float
+    {
+        $weights = $this->weights();
+        $before = self::entropy($this->shares($weights));
+        $after = 0.0;
+        foreach (array_keys($test->outcomes) as $outcome) {
+            $then = $this->weighed($weights, new Observation($test->id, (string) $outcome));
+            $after += array_sum($then) / array_sum($weights) * self::entropy($this->shares($then));
+        }
+
+        return $before - $after;
+    }
+
+    /** @return list<FaultTest> Tests that this chain can have, that were not made, and that may be made. */
+    private function open(): array
+    {
+        return array_values(array_filter($this->knowledge->tests, fn (FaultTest $test): bool => ! isset($this->seen[$test->id]) && $this->parts->have($test->needs) && ($this->allowRisk || $test->risk === null)));
+    }
+
+    /**
+     * Prior times what was seen. `something_else` is two rows, half its weight each: every test sound, and every outcome even.
+     *
+     * @return array<string, float> By row.
+     */
+    private function weights(): array
+    {
+        $weights = [];
+        foreach ($this->knowledge->causes as $cause) {
+            if ($this->parts->have($cause->needs)) {
+                $weights[$cause->id] = $cause->weight * (in_array($cause->id, $this->fixed, true) ? self::MENDED : 1.0);
+            }
+        }
+        $rest = Knowledge::SOMETHING_ELSE_WEIGHT / 2 * (in_array(Knowledge::SOMETHING_ELSE, $this->fixed, true) ? self::MENDED : 1.0);
+        $weights += [self::ALL_SOUND => $rest, self::ALL_EVEN => $rest];
+        foreach ($this->seen as $one) {
+            $weights = $one->weighs() ? $this->weighed($weights, $one) : $weights;
+        }
+
+        return $weights;
+    }
+
+    /**
+     * @param  array<string, float>  $weights
+     * @return array<string, float>
+     */
+    private function weighed(array $weights, Observation $one): array
+    {
+        $test = $this->knowledge->tests[$one->test];
+        foreach ($weights as $row => $weight) {
+            $weights[$row] = $weight * match ($row) {
+                self::ALL_EVEN => 1 / count($test->outcomes),
+                self::ALL_SOUND => Knowledge::soundShare($test, $one->outcome),
+                default => $this->knowledge->causes[$row]->likelihood($one->test, $one->outcome),
+            };
+        }
+
+        return $weights;
+    }
+
+    /**
+     * @param  array<string, float>  $weights  By row.
+     * @return array<string, float> By cause, summing to 1.
+     */
+    private function shares(array $weights): array
+    {
+        $sum = array_sum($weights);
+        $rest = $weights[self::ALL_SOUND] + $weights[self::ALL_EVEN];
+        unset($weights[self::ALL_SOUND], $weights[self::ALL_EVEN]);
+        $weights[Knowledge::SOMETHING_ELSE] = $rest;
+
+        return array_map(static fn (float $weight): float => $weight / $sum, $weights);
+    }
+
+    /** @param  array<string, float>  $shares */
+    private static function entropy(array $shares): float
+    {
+        return -array_sum(array_map(static fn (float $p): float => $p > 0.0 ? $p * log($p, 2) : 0.0, $shares));
+    }
+
+    /** @return list<string> What was seen that this cause would show, and that a sound craft would not. */
+    private function because(string $id): array
+    {
+        $cause = $this->knowledge->causes[$id] ?? null;
+        if ($cause === null) {
+            return [];
+        }
+        $because = [];
+        foreach ($this->seen as $one) {
+            $test = $this->knowledge->tests[$one->test];
+            if ($one->weighs() && in_array($one->test, $cause->touches, true) && $cause->likelihood($one->test, $one->outcome) >= self::FITS) {
+                $because[] = "$test->asks ".ucfirst($test->outcomes[$one->outcome]).'.';
+            }
+        }
+
+        return $because;
+    }
+}

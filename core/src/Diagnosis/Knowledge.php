@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Diagnosis;
+
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Node;
+use Linguator\Core\Document\Yaml;
+
+/** What is known of faults: causes and tests as practitioners write them down (core/data/diagnosis), checked while they are read. */
+final class Knowledge
+{
+    /** Nothing that was looked for fits. */
+    public const SOMETHING_ELSE = 'something_else';
+
+    public const SOMETHING_ELSE_WEIGHT = 3.0;
+
+    /** Of a certain outcome; what is left is shared by the others (rule D). */
+    private const CERTAIN = 0.97;
+
+    private static ?self $shipped = null;
+
+    /**
+     * @param  array<string, FaultTest>  $tests  By id.
+     * @param  array<string, Cause>  $causes  By id.
+     */
+    private function __construct(public readonly array $tests, public readonly array $causes)
+    {
+    }
+
+    public static function shipped(): self
+    {
+        return self::$shipped ??= self::of(self::file('tests'), self::file('causes'));
+    }
+
+    /**
+     * @param  list<Node>  $tests
+     * @param  list<Node>  $causes
+     *
+     * @throws DocumentError naming the entry that cannot be meant.
+     */
+    public static function of(array $tests, array $causes): self
+    {
+        $read = [];
+        foreach ($tests as $entry) {
+            $read[$entry->text('id')] = self::test($entry);
+        }
+        $known = [];
+        foreach ($causes as $entry) {
+            $known[$entry->text('id')] = self::cause($entry, $read);
+        }
+
+        return new self($read, $known);
+    }
+
+    /** The share of an outcome when nothing is wrong with what this test looks at. */
+    public static function soundShare(FaultTest $test, string $outcome): float
+    {
+        return $outcome === $test->sound ? self::CERTAIN : (1.0 - self::CERTAIN) / (count($test->outcomes) - 1);
+    }
+
+    private static function test(Node $entry): FaultTest
+    {
+        $outcomes = [];
+        foreach (get_object_vars($entry->node('outcomes')->value ?? new \stdClass) as $outcome => $words) {
+            $outcomes[(string) $outcome] = is_string($words) ? $words : '';
+        }
+        $test = new FaultTest($entry->text('id'), $entry->text('asks'), $entry->text('how'), $entry->number('minutes'), $entry->textOrNull('risk'), $entry->text('sound'), $outcomes, $entry->textOrNull('needs'));
+        if (! $test->may($test->sound) || count($outcomes) < 2) {
+            throw DocumentError::at($test->id, "The sound outcome of $test->id is none of its outcomes.", 'no_such_outcome');
+        }
+
+        return $test;
+    }
+
+    /** @param  array<string, FaultTest>  $tests */
+    private static function cause(Node $entry, array $tests): Cause
+    {
+        $id = $entry->text('id');
+        $shows = $entry->get('shows') instanceof \stdClass ? get_object_vars($entry->get('shows')) : [];
+        foreach ([...array_keys($shows), $entry->text('prove')] as $test) {
+            if (! isset($tests[$test])) {
+                throw DocumentError::at($id, "$id names the test $test, which there is not.", 'no_such_test');
+            }
+        }
+        $likelihoods = array_map(static fn (FaultTest $test): array => self::shares($id, $test, $shows[$test->id] ?? $test->sound), $tests);
+
+        return new Cause($id, $entry->text('says'), $entry->number('weight'), $entry->text('fix'), $entry->text('prove'), $likelihoods, array_keys($shows), $entry->textOrNull('needs'));
+    }
+
+    /** @return array<string, float> By outcome, summing to 1: what is named takes 0.97 in its proportions, the others share the rest. */
+    private static function shares(string $cause, FaultTest $test, mixed $told): array
+    {
+        $named = is_string($told) ? [$told => 1.0] : ($told instanceof \stdClass ? array_map(static fn (mixed $share): float => is_int($share) || is_float($share) ? (float) $share : 0.0, get_object_vars($told)) : []);
+        $sum = array_sum($named);
+        foreach ($named as $outcome => $share) {
+            if (! $test->may((string) $outcome) || $share <= 0.0) {
+                throw DocumentError::at($cause, "$cause shows \"$outcome\" in $test->id, which has no such outcome.", 'no_such_outcome');
+            }
+        }
+        $others = array_diff(array_map(strval(...), array_keys($test->outcomes)), array_map(strval(...), array_keys($named)));
+        $certain = $others === [] ? 1.0 : self::CERTAIN;
+        $shares = [];
+        foreach (array_keys($test->outcomes) as $outcome) {
+            $shares[$outcome] = isset($named[$outcome]) ? $certain * $named[$outcome] / $sum : (1.0 - $certain) / count($others);
+        }
+
+        return $shares;
+    }
+
+    /** @return list<Node> */
+    private static function file(string $name): array
+    {
+        $list = Yaml::decodeAll((string) file_get_contents(dirname(__DIR__, 2)."/data/diagnosis/$name.yaml"))[0]['value'];
+
+        return array_map(static fn (mixed $entry): Node => new Node($entry instanceof \stdClass ? $entry : new \stdClass), array_values(is_array($list) ? $list : []));
+    }
+}

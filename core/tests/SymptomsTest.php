@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+use Linguator\Core\Bench\KnownFaults;
+use Linguator\Core\Bench\RigSymptoms;
+use Linguator\Core\Bench\Symptom;
+use Linguator\Core\Diagnosis\Diagnosis;
+use Linguator\Core\Diagnosis\Knowledge;
+use Linguator\Core\Diagnosis\Observation;
+use Linguator\Core\Document\Schemas;
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Tests\DemoRigs;
+
+/** @return array<string, string> */
+function symptoms(RigDocument $rig): array
+{
+    return array_column(array_map(static fn (Symptom $one): array => [$one->test, $one->outcome], (new RigSymptoms($rig))->all()), 1, 0);
+}
+
+it('answers by itself what settings, readings, attempts and tests of a rig answer', function (string $rig, array $expected) {
+    expect(symptoms(DemoRigs::get($rig)))->toBe($expected);
+})->with([
+    // What the servos stand is full travel for them.
+    'a glider that is ready' => ['avocet', ['stick_moves_wrong_value' => 'no', 'end_values' => 'full', 'rest_values' => 'centred', 'bind_at_two_metres' => 'binds', 'loss_test' => 'as_expected']],
+    'a six-rotor that will not arm' => ['dunlin', ['stick_moves_wrong_value' => 'no', 'end_values' => 'short', 'rest_values' => 'slightly_off', 'throttle_lowest' => 'above_threshold', 'arm_value_in_window' => 'yes', 'bind_at_two_metres' => 'binds']],
+    'servos driven too far' => ['sanderling', ['stick_moves_wrong_value' => 'no', 'end_values' => 'over', 'rest_values' => 'centred', 'bind_at_two_metres' => 'binds']],
+    'nothing read yet' => ['mudlark', ['stick_moves_wrong_value' => 'no', 'bind_at_two_metres' => 'binds']],
+]);
+
+it('says what changed settings mean for the search', function (string $rig, array $set, string $test, ?string $outcome) {
+    expect(symptoms(DemoRigs::changed(DemoRigs::get($rig), RigPatch::of($set)))[$test] ?? null)->toBe($outcome);
+})->with([
+    'another order' => ['dunlin', ['settings.order' => 'TAER'], 'stick_moves_wrong_value', 'yes'],
+    'a window that is missed' => ['dunlin', ['settings.windows' => [(object) ['name' => 'arm', 'channel' => 5, 'lo' => 1300, 'hi' => 1700]]], 'arm_value_in_window', 'no'],
+    'a negative weight' => ['avocet', ['settings.channels' => [(object) ['channel' => 1, 'weight' => -100]]], 'mix_weights', 'negative'],
+    'readings of other settings' => ['avocet', ['settings.channels' => []], 'end_values', null],
+    'a failsafe that went stale' => ['avocet', ['settings.receiver_number' => 9], 'loss_test', null],
+    'an attempt too near' => ['avocet', ['attempts' => [(object) ['at' => '2026-11-01T10:00:00Z', 'hop' => 1, 'variant' => 'tarn-b', 'channel_mode' => 'as it is', 'bound' => false, 'distance_m' => 0.5]]], 'bind_at_two_metres', null],
+    'an attempt that failed' => ['avocet', ['attempts' => [(object) ['at' => '2026-11-01T10:00:00Z', 'hop' => 1, 'variant' => 'tarn-b', 'channel_mode' => 'as it is', 'bound' => false, 'distance_m' => 2]]], 'bind_at_two_metres', 'fails'],
+    'no chain' => ['avocet', ['chain' => []], 'stick_moves_wrong_value', null],
+]);
+
+it('knows which parts the chain has, and says where each symptom comes from', function () {
+    $parts = fn (string $rig): array => array_values(get_object_vars((new RigSymptoms(DemoRigs::get($rig)))->parts()));
+    expect([$parts('avocet'), $parts('dunlin'), $parts('oystercatcher')])->toBe([[true, false], [false, false], [true, true]]);
+    $from = array_column(array_map(static fn (Symptom $one): array => [$one->test, $one->from], (new RigSymptoms(DemoRigs::get('dunlin')))->all()), 1, 0);
+    expect($from['throttle_lowest'])->toBe('Read: throttle down at 1085 µs; the low threshold is 1060 µs.')
+        ->and($from['rest_values'])->toBe('Read: rudder rests at 1518 µs, aimed at 1500 µs.');
+});
+
+it('finds with what the rig knows alone why the six-rotor will not arm', function () {
+    $rig = new RigSymptoms(DemoRigs::get('dunlin'));
+    $seen = array_map(static fn (Symptom $one): Observation => new Observation($one->test, $one->outcome), $rig->all());
+    $suspects = (new Diagnosis(Knowledge::shipped(), [...$seen, new Observation('arms', 'no')], $rig->parts(), true))->suspects();
+    expect(array_slice(array_column(array_map(static fn ($one): array => [$one->cause], $suspects), 0), 0, 2))->toContain('throttle_low_above_threshold');
+});
+
+it('tells screens of every cause and test in words, as their schema says', function () {
+    $told = json_decode((string) json_encode(new KnownFaults));
+    (new Schemas)->check((object) ['faults' => $told], 'screens.schema.json');
+    $symptoms = new RigSymptoms(DemoRigs::get('oystercatcher'));
+    (new Schemas)->check((object) ['symptoms' => json_decode((string) json_encode(['name' => 'x', 'parts' => $symptoms->parts(), 'symptoms' => $symptoms->all()]))], 'screens.schema.json');
+    expect(count($told->causes))->toBe(42)->and(array_filter($told->tests, static fn (stdClass $test): bool => $test->how === '' || $test->asks === ''))->toBe([]);
+});

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import type { FaultTestView } from '@/api/rigs'
+import { figure } from '@/lib/numberText'
+
+/** One thing to look at, in large type, with how it is done safely. */
+export interface FaultQuestionProps {
+  test: FaultTestView
+  /** The fault is found already; this would make it surer. */
+  isMore: boolean
+}
+defineProps<FaultQuestionProps>()
+defineEmits<{ tell: [outcome: string] }>()
+</script>
+
+<template>
+  <div class="question">
+    <p class="muted small">{{ isMore ? 'To be surer' : 'Look at this next' }}, about {{ figure(test.minutes) }} min</p>
+    <h2>{{ test.asks }}</h2>
+    <p>{{ test.how }}</p>
+    <p v-if="test.risk" class="band">{{ test.risk }}</p>
+    <div class="outcomes" role="group" :aria-label="test.asks">
+      <button v-for="outcome in test.outcomes" :key="outcome.key" type="button" class="outcome" @click="$emit('tell', outcome.key)">
+        {{ outcome.title }}
+      </button>
+    </div>
+    <button type="button" class="link-button small" @click="$emit('tell', 'cannot_do')">I cannot do this here</button>
+  </div>
+</template>
+
+<style scoped>
+.question {
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  background: var(--card);
+  padding: 1rem 1.2rem;
+  margin-bottom: 1rem;
+}
+h2 {
+  font-size: 1.5rem;
+  margin: 0.2rem 0 0.4rem;
+}
+.outcomes {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+  gap: 0.6rem;
+  margin: 0.9rem 0 0.6rem;
+}
+.outcome {
+  min-height: 54px;
+  padding: 0.5rem 0.8rem;
+  border: 1px solid var(--petrol-2);
+  border-radius: var(--radius);
+  background: var(--card);
+  color: var(--ink);
+  font: inherit;
+  font-size: 1.05rem;
+  text-align: left;
+  cursor: pointer;
+}
+.outcome:first-letter {
+  text-transform: uppercase;
+}
+.outcome:hover,
+.outcome:focus-visible {
+  background: var(--wash);
+}
+</style>

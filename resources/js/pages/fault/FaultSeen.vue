@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import type { FaultTestView, RigSymptoms } from '@/api/rigs'
+import type { Seen } from '@/composables/useDiagnosis'
+
+/** What was seen so far, each to be changed or taken back; and what the rig says of itself, with where it comes from. */
+export interface FaultSeenProps {
+  seen: Seen[]
+  byItself: RigSymptoms['symptoms']
+  test: (id: string) => FaultTestView | undefined
+}
+const props = defineProps<FaultSeenProps>()
+defineEmits<{ tell: [test: string, outcome: string]; take: [test: string] }>()
+
+const words = (id: string, outcome: string) => props.test(id)?.outcomes.find((one) => one.key === outcome)?.title ?? 'cannot be done here'
+</script>
+
+<template>
+  <section v-if="seen.length + byItself.length > 0" aria-label="Seen so far">
+    <h2>Seen so far</h2>
+    <ul class="plain-list">
+      <li v-for="one in [...seen].reverse()" :key="one.test">
+        <label
+          ><span>{{ test(one.test)?.asks }}</span>
+          <select class="field" :value="one.outcome" @change="$emit('tell', one.test, ($event.target as HTMLSelectElement).value)">
+            <option v-for="outcome in test(one.test)?.outcomes ?? []" :key="outcome.key" :value="outcome.key">{{ outcome.title }}</option>
+            <option value="cannot_do">cannot be done here</option>
+          </select></label
+        >
+        <button type="button" class="link-button small" :aria-label="`Take back: ${test(one.test)?.asks}`" @click="$emit('take', one.test)">
+          take back
+        </button>
+      </li>
+      <li v-for="one in byItself" :key="one.test" class="rig">
+        <span
+          >{{ test(one.test)?.asks }} <b>{{ words(one.test, one.outcome) }}</b><small class="muted">From the rig. {{ one.from }}</small></span
+        >
+        <button type="button" class="link-button small" :aria-label="`Not so: ${test(one.test)?.asks}`" @click="$emit('take', one.test)">
+          not so
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 1.1rem;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 1rem;
+  padding: 0.5rem 0;
+  border-bottom: 1px solid var(--line);
+}
+label {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.3rem 0.8rem;
+  align-items: center;
+}
+.rig small {
+  display: block;
+}
+.link-button {
+  white-space: nowrap;
+}
+</style>
