@@ -73,6 +73,14 @@ it('reads pulses from tables, dumps and recordings, either way up', function (st
         ->and($answer->period_ms->mean)->toEqualWithDelta($format === 'ppm' ? 22.0 : 20.0, 0.05);
 })->with(['ppm', 'pwm'])->with(['csv', 'vcd', 'wav'])->with([false, true]);
 
+it('measures a gap that is too short, says which frame would have room for it, and blames no wire for it', function () {
+    $text = (string) file_get_contents(dirname(__DIR__, 2).'/demo/captures/mudlark-train.csv');
+    $answer = decoded($text, []);
+    $finding = array_values(array_filter($answer->findings, fn (stdClass $one): bool => $one->code === 'sync_ambiguous'))[0];
+    expect($finding->message)->toBe('The gap of the pulse train is 2.53 ms; 8 channels need 3.00 ms, and so a frame of 19 ms.')
+        ->and(codesOf($answer))->not->toContain('frames_dropped');
+});
+
 it('says in plain words what is wrong on the wire', function (array $sent, string $kind, array $options, string $code, string $words) {
     $answer = decoded(sent($kind, $sent), $options);
     $finding = array_values(array_filter($answer->findings, fn (stdClass $one): bool => $one->code === $code))[0] ?? null;

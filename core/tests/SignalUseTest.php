@@ -88,6 +88,27 @@ it('finds order, scale, direction, centre and delay between two captures again',
     }
 });
 
+it('names the channel that moves in the second capture only, whatever else was or was not moved', function (array $left, array $right, ?string $says) {
+    $rows = function (array $moving): ValueRows {
+        $rows = [];
+        for ($ms = 0.0; $ms < 4000; $ms += 20) {
+            $rows[] = new ValueRow($ms, array_combine(range(1, 8), array_map(fn (int $channel): float => 1500 + (in_array($channel, $moving, true) ? wander($channel, $ms) : 0.0), range(1, 8))));
+        }
+
+        return new ValueRows($rows);
+    };
+    $decoding = new ValueLog(new Begin(CaptureKind::Csv, new DecodeOptions, null, true), new Damage, new FrameTally(null, 0));
+    $findings = Plain::object(new Comparison($rows($left), $rows($right), $decoding, $decoding))['findings'];
+    expect(array_column($findings, 'message', 'code')['moves_in_one'] ?? null)->toBe($says);
+})->with([
+    'a button alone' => [[], [6], 'Channel 6 moves in the second capture only.'],
+    'a button beside sticks' => [[1, 2], [1, 2, 7], 'Channel 7 moves in the second capture only.'],
+    'two of them' => [[1], [1, 5, 8], 'Channels 5, 8 move in the second capture only.'],
+    'the same' => [[1, 2], [1, 2], null],
+    'fewer' => [[1, 2], [1], null],
+    'others' => [[1], [2], null],
+]);
+
 it('sends values again in every format, and they are read as what they were', function (string $format) {
     [$source, $decoding] = standIn('csv', ['format' => 'ppm', 'seconds' => 3, 'channels' => 6]);
     $rows = rowsOf($source, $decoding);

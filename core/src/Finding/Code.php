@@ -128,6 +128,7 @@ enum Code: string
     // Two captures held against each other.
     case NothingInCommon = 'nothing_in_common';
     case ChannelMissing = 'channel_missing';
+    case MovesInOne = 'moves_in_one';
     case Reversed = 'reversed';
     case ScaleDiffers = 'scale_differs';
     case CentreDiffers = 'centre_differs';

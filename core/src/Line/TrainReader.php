@@ -101,7 +101,7 @@ final class TrainReader implements PulseReader
             ! $this->isUsual() => 'pulse',
             default => null,
         };
-        $frame = new Pulses($this->widths, $this->frameAt ?? 0.0);
+        $frame = new Pulses($this->widths, $this->frameAt ?? 0.0, $gap);
         if ($this->short !== null && $fault === 'channels') {
             $this->explain($sink);
 

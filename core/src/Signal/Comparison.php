@@ -124,10 +124,22 @@ final readonly class Comparison implements \JsonSerializable
     private function findings(array $matches, ?float $delay): Findings
     {
         if ($delay === null) {
-            return Findings::of(new Finding(Code::NothingInCommon, Severity::Check, 'No movement is found in both captures.', null, 'a stick moved while both were taken', 'Without one, order, scale and delay cannot be compared.', 'Capture both again while one stick after the other is moved.'));
+            return $this->inOneOnly() !== null ? Findings::of($this->inOneOnly()) : Findings::of(new Finding(Code::NothingInCommon, Severity::Check, 'No movement is found in both captures.', null, 'a stick moved while both were taken', 'Without one, order, scale and delay cannot be compared.', 'Capture both again while one stick after the other is moved.'));
         }
 
-        return Findings::of(self::order($matches), ...self::missing($matches), ...[self::reversed($matches), self::scaled($matches), self::shifted($matches), $this->late($delay), $this->rate(), $this->format()]);
+        return Findings::of($this->inOneOnly(), self::order($matches), ...self::missing($matches), ...[self::reversed($matches), self::scaled($matches), self::shifted($matches), $this->late($delay), $this->rate(), $this->format()]);
+    }
+
+    /** A control that was moved while one of them was taken: the channel that moves in the second only, by its number. */
+    private function inOneOnly(): ?Finding
+    {
+        $only = array_values(array_diff($this->b->moved(), $this->a->moved()));
+        $alike = array_diff($this->a->moved(), $this->b->moved()) === [];
+        if ($only === [] || ! $alike) {
+            return null;
+        }
+
+        return new Finding(Code::MovesInOne, Severity::Note, (count($only) === 1 ? 'Channel ' : 'Channels ').implode(', ', $only).(count($only) === 1 ? ' moves' : ' move').' in the second capture only.', null, null, 'What was moved only there rides on it.');
     }
 
     /** @param  list<ChannelMatch>  $matches */

@@ -37,6 +37,9 @@ final class FrameTally implements FrameSink, PulseSink
     /** @var list<PickedFrame> As many as were asked for. */
     public array $firstFrames = [];
 
+    /** Of a pulse train whose gap cannot be told from a channel. */
+    public ?ShortGap $shortGap = null;
+
     public readonly ChannelTally $channels;
 
     public readonly PeriodTally $periods;
@@ -100,6 +103,7 @@ final class FrameTally implements FrameSink, PulseSink
     public function badPulses(string $reason, Pulses $pulses): void
     {
         $this->miss($reason, null, 1, $pulses->us);
+        $this->shortGap = $reason === 'sync' ? ShortGap::of($pulses)?->shorter($this->shortGap) ?? $this->shortGap : $this->shortGap;
     }
 
     public function other(string $type, string $frame, int $offset, ?float $us): void

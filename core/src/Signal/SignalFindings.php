@@ -119,7 +119,17 @@ final readonly class SignalFindings
         }
         $first = ($this->tally->badPlaces[0] ?? null)?->us;
 
-        return new Finding(Code::SyncAmbiguous, Severity::Fix, 'The gap of the pulse train is too short to be told from a channel.', sprintf('%d of %d frames', $count, $this->frames()).($first === null ? '' : sprintf(', the first at %.1f ms', $first / 1000)), sprintf('a gap above %d µs and %d µs longer than the longest channel', PulseTrain::USUAL_DETECT_US, PulseTrain::UNMISTAKABLE_US), 'The reader loses its place: channels jump onto one another.', 'Lengthen the frame, send fewer channels, hold unused ones at their minimum, or use a serial format.');
+        return new Finding(Code::SyncAmbiguous, Severity::Fix, $this->gap(), sprintf('%d of %d frames', $count, $this->frames()).($first === null ? '' : sprintf(', the first at %.1f ms', $first / 1000)), sprintf('a gap above %d µs and %d µs longer than the longest channel', PulseTrain::USUAL_DETECT_US, PulseTrain::UNMISTAKABLE_US), 'The reader loses its place: channels jump onto one another.', 'Lengthen the frame, send fewer channels, hold unused ones at their minimum, or use a serial format.');
+    }
+
+    /** With its measured length, and the frame that would have room for it; where no frame holds, nobody can say which interval is the gap. */
+    private function gap(): string
+    {
+        $gap = $this->tally->good > 0 ? $this->tally->shortGap : null;
+
+        return $gap === null
+            ? 'The gap of the pulse train is too short to be told from a channel.'
+            : sprintf('The gap of the pulse train is %.2f ms; %d channels need %.2f ms, and so a frame of %g ms.', $gap->us / 1000, $gap->channels, $gap->neededUs() / 1000, $gap->frameNeededUs() / 1000);
     }
 
     private function dropped(): ?Finding
@@ -130,6 +140,10 @@ final readonly class SignalFindings
             return null;
         }
         $late = $tally->periods->lateFrames();
+        // Frames that fail by their gap alone say nothing of plugs and wires.
+        if ($tally->bad > 0 && array_keys($tally->reasons) === ['sync']) {
+            return null;
+        }
         if ($tally->bad + $late < self::LOST_SHARE * $all) {
             return null;
         }
