@@ -7,6 +7,8 @@ use Linguator\Core\Capture\Source;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\Schemas;
+use Linguator\Core\Line\Pulses;
+use Linguator\Core\Signal\ShortGap;
 use Linguator\Core\StandIn\Recording;
 use Linguator\Core\StandIn\StandInOptions;
 use Linguator\Core\Tests\CaptureCase;
@@ -79,6 +81,15 @@ it('measures a gap that is too short, says which frame would have room for it, a
     $finding = array_values(array_filter($answer->findings, fn (stdClass $one): bool => $one->code === 'sync_ambiguous'))[0];
     expect($finding->message)->toBe('The gap of the pulse train is 2.53 ms; 8 channels need 3.00 ms, and so a frame of 19 ms.')
         ->and(codesOf($answer))->not->toContain('frames_dropped');
+});
+
+it('keeps the shortest of the short gaps, with its own train', function () {
+    $gap = fn (float $us, int $channels): ?ShortGap => ShortGap::of(new Pulses(array_fill(1, $channels, 1_500_000), 0.0, $us));
+    [$short, $long] = [$gap(1900.0, 8), $gap(2500.0, 6)];
+    expect($short->shorter($long))->toBe($short)->and($long->shorter($short))->toBe($short)->and($long->shorter(null))->toBe($long)
+        ->and([$short->channels, $short->neededUs(), $short->frameNeededUs()])->toBe([8, 3000.0, 19000.0])
+        ->and($gap(1900.0, 0))->toBeNull()
+        ->and(ShortGap::of(new Pulses([1 => 2_200_000], 0.0, 1000.0))?->frameNeededUs())->toBe(5500.0);
 });
 
 it('says in plain words what is wrong on the wire', function (array $sent, string $kind, array $options, string $code, string $words) {

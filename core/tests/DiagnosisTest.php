@@ -155,6 +155,10 @@ it('goes on after a mend, names the mend when it is sure, and says what speaks f
     expect($sure['done'])->toBeTrue()->and($sure['fix'])->toContain('turn or move the plug')->and($sure['prove_with'])->toBe('receiver_light')
         ->and($sure['causes'][0]['because'])->toBe(["What does the light of the craft's receiver show? It is off.", 'Which voltage is at the receiver? None.', 'Do all plugs sit the right way round, each on its own pins? One sits wrong.'])
         ->and(diagnosed([]))->not->toHaveKey('fix');
+    // What speaks against a cause is not said to speak for it.
+    $against = diagnosed(['evidence' => [['test' => 'supply_at_receiver', 'outcome' => 'ok'], ['test' => 'receiver_light', 'outcome' => 'off']]]);
+    $reasons = array_column($against['causes'], 'because', 'cause');
+    expect($reasons['no_receiver_power'])->toBe(["What does the light of the craft's receiver show? It is off."])->and($reasons['trim_bumped'])->toBe([]);
     $mended = sharesOf(diagnosed(['fixed' => ['order_mismatch']]));
     $before = sharesOf(diagnosed([]));
     expect($mended['order_mismatch'] / $mended['centre_off'])->toEqualWithDelta($before['order_mismatch'] / $before['centre_off'] / 10, 1e-12);

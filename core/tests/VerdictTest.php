@@ -13,6 +13,8 @@ use Linguator\Core\Readiness\TakeUpAgain;
 use Linguator\Core\Rig\Occasion;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Rig\StepKey;
+use Linguator\Core\Steps\Leftover;
 use Linguator\Core\Steps\Travel\KeepReading;
 use Linguator\Core\Tests\DemoRigs;
 use Linguator\Core\Tests\IntentExamples;
@@ -178,4 +180,10 @@ it('tells days by the clock that it is told, and by UTC without one', function (
     } finally {
         Linguator\Core\Rig\Day::by(null);
     }
+});
+
+it('leaves work as it is whatever the function is called, and never mixes two names up', function () {
+    $place = fn (string $name): string => Leftover::open(StepKey::Switches, $name, 'Choose a switch.')->what;
+    expect($place('left flap'))->toMatch('~^switches/left-flap-[0-9a-f]{6}$~')->and($place('left flap'))->not->toBe($place('left-flap'))->and($place('left-flap'))->toBe('switches/left-flap')
+        ->and($place('Flügel'))->toMatch('~^[a-z-]+/[a-z0-9_/-]+$~');
 });
