@@ -126,6 +126,15 @@ export class Bencher {
     await expect(this.page.getByText(/Proven on/)).toBeVisible()
   }
 
+  /** Wired, bound, in order, calibrated, and read; `reading` is what the handset shows before anything is set. */
+  async prepare(reading: [number, number, number]): Promise<void> {
+    await this.wire()
+    await this.bind()
+    await this.order()
+    await this.calibrate()
+    await this.travel(reading)
+  }
+
   async calibrate(): Promise<void> {
     await this.to('handset')
     await this.page.locator('li', { hasText: 'Stick calibration' }).getByRole('checkbox').check()
@@ -136,7 +145,7 @@ export class Bencher {
    *
    * @param reading What the handset shows before anything is set.
    */
-  async travel(reading: [number, number, number], perFunction: Record<string, [number, number, number]> = {}): Promise<void> {
+  async travel(reading: [number, number, number]): Promise<void> {
     await this.to('travel')
     const rows = this.page
       .getByRole('table', { name: 'Travel' })
@@ -149,7 +158,7 @@ export class Bencher {
     // Ends that must be entered before full stick is tried: then it shows what the cards say they give.
     const before = await this.given(names)
     if (before.size > 0) await this.entered(take)
-    for (const name of names) await this.read(name, before.get(name) ?? perFunction[name] ?? reading)
+    for (const name of names) await this.read(name, before.get(name) ?? reading)
     await expect(this.page.locator('.line .more').filter({ hasText: /off now|confirmed|entered/ })).toHaveCount(names.length)
     if (await take.isVisible()) {
       const given = await this.given(names)

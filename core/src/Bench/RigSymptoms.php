@@ -8,13 +8,16 @@ use Linguator\Core\Channel\Letter;
 use Linguator\Core\Diagnosis\Measured;
 use Linguator\Core\Diagnosis\Parts;
 use Linguator\Core\Document\Node;
+use Linguator\Core\Failsafe\FailsafeHop;
 use Linguator\Core\Failsafe\Shown;
 use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Readiness\Reviews;
 use Linguator\Core\Rig\ChannelRecord;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\SwitchSetting;
+use Linguator\Core\Steps\Travel\TravelRow;
 use Linguator\Core\Switching\SwitchLevel;
+use Linguator\Core\Travel\Reading;
 
 /** What a rig knows already when somebody looks for a fault: its parts, and every test that its settings, readings and attempts answer by themselves. */
 final readonly class RigSymptoms
@@ -34,7 +37,7 @@ final readonly class RigSymptoms
     /** @return list<Symptom> */
     public function all(): array
     {
-        return $this->rig->chain()->joins() ? array_values(array_filter([$this->order(), ...$this->readings(), $this->throttle(), $this->arm(), $this->weights(), $this->bound(), ...$this->losses()])) : [];
+        return $this->rig->chain()->joins() ? array_values(array_filter([$this->order(), $this->ends(), $this->centre(), $this->throttle(), $this->arm(), $this->weights(), $this->bound(), ...array_map($this->loss(...), $this->reviews->failsafe()->losses->hops)])) : [];
     }
 
     private function order(): ?Symptom
@@ -48,31 +51,42 @@ final readonly class RigSymptoms
         };
     }
 
-    /** @return list<Symptom|null> Of the readings as they are in force, the one that is farthest from its target: what a servo stands is full travel for it. */
-    private function readings(): array
+    /** Of the readings in force, the travel that is farthest from its target: what a servo stands is full travel for it. */
+    private function ends(): ?Symptom
     {
-        [$ends, $centres] = [null, null];
+        $worst = $this->worst(static fn (Reading $read, Reading $target): float => max(abs($read->lo - $target->lo), abs($read->hi - $target->hi)));
+        $read = $worst?->last()?->reading;
+
+        return $worst === null || $read === null ? null : $this->measured(
+            (object) ['lo_us' => Pulse::LOW_US + $read->lo - $worst->target->lo, 'hi_us' => Pulse::HIGH_US + $read->hi - $worst->target->hi],
+            sprintf('Read: %s from %g to %g µs, aimed at %g to %g µs.', $worst->function, $read->lo, $read->hi, $worst->target->lo, $worst->target->hi),
+        );
+    }
+
+    /** The same of the sticks at rest. */
+    private function centre(): ?Symptom
+    {
+        $worst = $this->worst(static fn (Reading $read, Reading $target): float => abs($read->mid - $target->mid), true);
+        $read = $worst?->last()?->reading;
+
+        return $worst === null || $read === null ? null : $this->measured(
+            (object) ['centre_us' => Pulse::CENTRE_US + $read->mid - $worst->target->mid],
+            sprintf('Read: %s rests at %g µs, aimed at %g µs.', $worst->function, $read->mid, $worst->target->mid),
+        );
+    }
+
+    /** @param  \Closure(Reading, Reading): float  $off  How far a reading is from its target, µs. */
+    private function worst(\Closure $off, bool $isResting = false): ?TravelRow
+    {
+        [$worst, $most] = [null, -1.0];
         foreach ($this->reviews->travel()->rows as $row) {
-            $reading = $row->last()?->with->equals($row->now()) === true ? $row->last()->reading : null;
-            if ($reading === null) {
-                continue;
+            $reading = $row->last()?->with->equals($row->now()) === true && (! $isResting || $row->centres()) ? $row->last()->reading : null;
+            if ($reading !== null && $off($reading, $row->target) > $most) {
+                [$worst, $most] = [$row, $off($reading, $row->target)];
             }
-            $off = max(abs($reading->lo - $row->target->lo), abs($reading->hi - $row->target->hi));
-            $ends = $ends === null || $off > $ends[0] ? [$off, $row, $reading] : $ends;
-            $off = abs($reading->mid - $row->target->mid);
-            $centres = $row->centres() && ($centres === null || $off > $centres[0]) ? [$off, $row, $reading] : $centres;
         }
 
-        return [
-            $ends === null ? null : $this->measured(
-                ['lo_us' => Pulse::LOW_US + $ends[2]->lo - $ends[1]->target->lo, 'hi_us' => Pulse::HIGH_US + $ends[2]->hi - $ends[1]->target->hi],
-                sprintf('Read: %s from %g to %g µs, aimed at %g to %g µs.', $ends[1]->function, $ends[2]->lo, $ends[2]->hi, $ends[1]->target->lo, $ends[1]->target->hi),
-            ),
-            $centres === null ? null : $this->measured(
-                ['centre_us' => Pulse::CENTRE_US + $centres[2]->mid - $centres[1]->target->mid],
-                sprintf('Read: %s rests at %g µs, aimed at %g µs.', $centres[1]->function, $centres[2]->mid, $centres[1]->target->mid),
-            ),
-        ];
+        return $worst;
     }
 
     private function throttle(): ?Symptom
@@ -83,7 +97,7 @@ final readonly class RigSymptoms
         }
         foreach ($this->reviews->travel()->rows as $row) {
             if ($row->function === Letter::Throttle->functionName() && $row->last() !== null) {
-                return $this->measured(['throttle_low_us' => $row->last()->reading->lo, 'low_threshold_us' => $low], sprintf('Read: throttle down at %g µs; the low threshold is %g µs.', $row->last()->reading->lo, $low));
+                return $this->measured((object) ['throttle_low_us' => $row->last()->reading->lo, 'low_threshold_us' => $low], sprintf('Read: throttle down at %g µs; the low threshold is %g µs.', $row->last()->reading->lo, $low));
             }
         }
 
@@ -137,31 +151,27 @@ final readonly class RigSymptoms
         return $last === null ? null : new Symptom('bind_at_two_metres', $last->flag('bound') ? 'binds' : 'fails', sprintf('Tried at %g m with %s.', $last->number('distance_m'), $last->textOrNull('variant') ?? 'the variant as it was'));
     }
 
-    /** @return list<Symptom|null> What tests of a loss showed, with the settings as they are. */
-    private function losses(): array
+    /** What the test of a loss showed, with the settings as they are. */
+    private function loss(FailsafeHop $hop): ?Symptom
     {
-        $symptoms = [];
-        foreach ($this->reviews->failsafe()->losses->hops as $hop) {
-            $last = $hop->lastTest();
-            $test = $hop->number === 1 && $hop->next !== null ? 'loss_test_first_hop' : 'loss_test';
-            $shows = Shown::tryFrom($last?->textOrNull('shows') ?? '');
-            $outcome = match (true) {
-                $last === null || $hop->testReasons() !== [] => null,
-                $last->text('result') === 'pass' => 'as_expected',
-                $shows === Shown::Holds => 'holds',
-                in_array($shows, [Shown::Runs, Shown::Full], true) && $test === 'loss_test' => 'motor_runs',
-                default => null,
-            };
-            $symptoms[] = $outcome === null ? null : new Symptom($test, $outcome, "Tested: {$last?->textOrNull('observed')}.");
-        }
+        $last = $hop->lastTest();
+        $test = $hop->number === 1 && $hop->next !== null ? 'loss_test_first_hop' : 'loss_test';
+        $shows = Shown::tryFrom($last?->textOrNull('shows') ?? '');
+        $outcome = match (true) {
+            $last === null || $hop->testReasons() !== [] => null,
+            $last->text('result') === 'pass' => 'as_expected',
+            $shows === Shown::Holds => 'holds',
+            in_array($shows, [Shown::Runs, Shown::Full], true) && $test === 'loss_test' => 'motor_runs',
+            default => null,
+        };
 
-        return $symptoms;
+        return $outcome === null ? null : new Symptom($test, $outcome, "Tested: {$last?->textOrNull('observed')}.");
     }
 
-    /** @param  array<string, float>  $numbers */
-    private function measured(array $numbers, string $from): ?Symptom
+    /** @param  \stdClass  $numbers  A whole group, as the verb `diagnose` has them. */
+    private function measured(\stdClass $numbers, string $from): ?Symptom
     {
-        $seen = Measured::observations(new Node((object) $numbers))[0] ?? null;
+        $seen = Measured::observations(new Node($numbers))[0] ?? null;
 
         return $seen === null ? null : new Symptom($seen->test, $seen->outcome, $from);
     }

@@ -22,10 +22,6 @@ final readonly class Diagnosis
     /** What fits a cause: seen with at least this likelihood under it. */
     private const FITS = 0.3;
 
-    private const ALL_SOUND = 'something_else/sound';
-
-    private const ALL_EVEN = 'something_else/even';
-
     /** @var array<string, Observation> By test; the last counts. */
     private array $seen;
 
@@ -46,7 +42,7 @@ final readonly class Diagnosis
     /** @return non-empty-list<Suspect> The likeliest first. */
     public function suspects(): array
     {
-        $shares = $this->shares($this->weights());
+        $shares = $this->weights()->shares();
         $suspects = array_map(fn (string $cause, float $p): Suspect => new Suspect($cause, $p, $this->because($cause)), array_keys($shares), $shares);
         usort($suspects, static fn (Suspect $a, Suspect $b): int => $b->p <=> $a->p ?: $a->cause <=> $b->cause);
 
@@ -77,80 +73,38 @@ final readonly class Diagnosis
     public function gainOf(FaultTest $test): float
     {
         $weights = $this->weights();
-        $before = self::entropy($this->shares($weights));
         $after = 0.0;
         foreach (array_keys($test->outcomes) as $outcome) {
-            $then = $this->weighed($weights, new Observation($test->id, (string) $outcome));
-            $after += array_sum($then) / array_sum($weights) * self::entropy($this->shares($then));
+            $then = $weights->after(new Observation($test->id, (string) $outcome));
+            $after += $then->sum() / $weights->sum() * $then->entropy();
         }
 
-        return $before - $after;
+        return $weights->entropy() - $after;
     }
 
-    /** @return list<FaultTest> Tests that this chain can have, that were not made, and that may be made. */
-    private function open(): array
+    /** @return \Generator<FaultTest> Tests that this chain can have, that were not made, and that may be made. */
+    private function open(): \Generator
     {
-        return array_values(array_filter($this->knowledge->tests, fn (FaultTest $test): bool => ! isset($this->seen[$test->id]) && $this->parts->have($test->needs) && ($this->allowRisk || $test->risk === null)));
-    }
-
-    /**
-     * Prior times what was seen. `something_else` is two rows, half its weight each: every test sound, and every outcome even.
-     *
-     * @return array<string, float> By row.
-     */
-    private function weights(): array
-    {
-        $weights = [];
-        foreach ($this->knowledge->causes as $cause) {
-            if ($this->parts->have($cause->needs)) {
-                $weights[$cause->id] = $cause->weight * (in_array($cause->id, $this->fixed, true) ? self::MENDED : 1.0);
+        foreach ($this->knowledge->tests as $test) {
+            if (! isset($this->seen[$test->id]) && $this->parts->have($test->needs) && ($this->allowRisk || $test->risk === null)) {
+                yield $test;
             }
         }
-        $rest = Knowledge::SOMETHING_ELSE_WEIGHT / 2 * (in_array(Knowledge::SOMETHING_ELSE, $this->fixed, true) ? self::MENDED : 1.0);
-        $weights += [self::ALL_SOUND => $rest, self::ALL_EVEN => $rest];
+    }
+
+    /** Prior times what was seen. */
+    private function weights(): Weights
+    {
+        $weights = Weights::before($this->knowledge, fn (string $cause): float => match (true) {
+            ! $this->parts->have($this->knowledge->causes[$cause]->needs ?? null) => 0.0,
+            in_array($cause, $this->fixed, true) => self::MENDED,
+            default => 1.0,
+        });
         foreach ($this->seen as $one) {
-            $weights = $one->weighs() ? $this->weighed($weights, $one) : $weights;
+            $weights = $one->weighs() ? $weights->after($one) : $weights;
         }
 
         return $weights;
-    }
-
-    /**
-     * @param  array<string, float>  $weights
-     * @return array<string, float>
-     */
-    private function weighed(array $weights, Observation $one): array
-    {
-        $test = $this->knowledge->tests[$one->test];
-        foreach ($weights as $row => $weight) {
-            $weights[$row] = $weight * match ($row) {
-                self::ALL_EVEN => 1 / count($test->outcomes),
-                self::ALL_SOUND => Knowledge::soundShare($test, $one->outcome),
-                default => $this->knowledge->causes[$row]->likelihood($one->test, $one->outcome),
-            };
-        }
-
-        return $weights;
-    }
-
-    /**
-     * @param  array<string, float>  $weights  By row.
-     * @return array<string, float> By cause, summing to 1.
-     */
-    private function shares(array $weights): array
-    {
-        $sum = array_sum($weights);
-        $rest = $weights[self::ALL_SOUND] + $weights[self::ALL_EVEN];
-        unset($weights[self::ALL_SOUND], $weights[self::ALL_EVEN]);
-        $weights[Knowledge::SOMETHING_ELSE] = $rest;
-
-        return array_map(static fn (float $weight): float => $weight / $sum, $weights);
-    }
-
-    /** @param  array<string, float>  $shares */
-    private static function entropy(array $shares): float
-    {
-        return -array_sum(array_map(static fn (float $p): float => $p > 0.0 ? $p * log($p, 2) : 0.0, $shares));
     }
 
     /** @return list<string> What was seen that this cause would show, and that a sound craft would not. */

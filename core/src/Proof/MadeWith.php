@@ -99,24 +99,10 @@ final readonly class MadeWith
     private static function isAlike(mixed $a, mixed $b): bool
     {
         if ($a instanceof \stdClass && $b instanceof \stdClass) {
-            return self::areAlike(get_object_vars($a), get_object_vars($b));
+            return self::isAlike(get_object_vars($a), get_object_vars($b));
         }
-
-        return match (true) {
-            is_array($a) && is_array($b) => self::areAlike($a, $b),
-            (is_int($a) || is_float($a)) && (is_int($b) || is_float($b)) => (float) $a === (float) $b,
-            default => $a === $b,
-        };
-    }
-
-    /**
-     * @param  array<mixed>  $a
-     * @param  array<mixed>  $b
-     */
-    private static function areAlike(array $a, array $b): bool
-    {
-        if (count($a) !== count($b)) {
-            return false;
+        if (! is_array($a) || ! is_array($b)) {
+            return (is_int($a) || is_float($a)) && (is_int($b) || is_float($b)) ? (float) $a === (float) $b : $a === $b;
         }
         foreach ($a as $key => $value) {
             if (! array_key_exists($key, $b) || ! self::isAlike($value, $b[$key])) {
@@ -124,7 +110,7 @@ final readonly class MadeWith
             }
         }
 
-        return true;
+        return count($a) === count($b);
     }
 
     private static function plainFailsafe(mixed $entry): \stdClass

@@ -13,6 +13,7 @@ use Linguator\Core\Steps\Switches\WindowRow;
 use Linguator\Core\Steps\Travel\TravelRow;
 use Linguator\Core\Steps\Travel\TravelState;
 use Linguator\Core\Switching\SwitchLevel;
+use Linguator\Core\Switching\WindowVerdict;
 use Linguator\Core\Travel\ChannelSettings;
 
 /** What the sheet says of binding, travel and switches. */
@@ -28,7 +29,7 @@ final readonly class SetSections
         return [
             new SheetSection('Binding', $this->bind()),
             new SheetSection('Travel in the handset', array_map(self::travel(...), $this->reviews->travel()->rows)),
-            new SheetSection('Thresholds in the controller', [...$this->thresholds(), ...$this->range()]),
+            new SheetSection('Thresholds in the controller', array_values(array_filter([...$this->thresholds(), $this->range()]))),
             new SheetSection('Switches', array_merge(...array_map(static fn (SwitchRow $row): array => [self::switch($row), ...self::windows($row)], $this->reviews->switches()->rows()))),
             new SheetSection('Rates and expo', $this->rates()),
         ];
@@ -37,19 +38,18 @@ final readonly class SetSections
     /** @return list<SheetRow> What bound, and how it is done again. */
     private function bind(): array
     {
-        return array_merge(...array_map(static fn (BindHop $hop): array => [...self::bound($hop), ...self::recipe($hop)], $this->reviews->bind()->hops()));
+        return array_merge(...array_map(static fn (BindHop $hop): array => [self::bound($hop), ...self::recipe($hop)], $this->reviews->bind()->hops()));
     }
 
-    /** @return list<SheetRow> */
-    private static function bound(BindHop $hop): array
+    private static function bound(BindHop $hop): SheetRow
     {
         $attempt = $hop->bound();
         if ($attempt === null) {
-            return [new SheetRow("bind/$hop->hop", "$hop->sender to $hop->receiver", 'by these steps')];
+            return new SheetRow("bind/$hop->hop", "$hop->sender to $hop->receiver", 'by these steps');
         }
         $text = static fn (string $key): string => is_scalar($attempt->{$key} ?? null) ? (string) $attempt->{$key} : '';
 
-        return [new SheetRow("bind/$hop->hop", "$hop->sender to $hop->receiver", $text('variant').self::mode($text('channel_mode')).", at {$text('distance_m')} m")];
+        return new SheetRow("bind/$hop->hop", "$hop->sender to $hop->receiver", $text('variant').self::mode($text('channel_mode')).", at {$text('distance_m')} m");
     }
 
     /** @return list<SheetRow> */
@@ -95,12 +95,12 @@ final readonly class SetSections
         ]));
     }
 
-    /** @return list<SheetRow> Where the handset stays as it is, the range that the controller is set to. */
-    private function range(): array
+    /** Where the handset stays as it is, the range that the controller is set to; null: it does not. */
+    private function range(): ?SheetRow
     {
         $range = $this->reviews->travel()->shown()->controllerRange;
 
-        return $range === null ? [] : [new SheetRow('controller_range', 'Its range', sprintf('%g to %g µs', $range->lo, $range->hi))];
+        return $range === null ? null : new SheetRow('controller_range', 'Its range', sprintf('%g to %g µs', $range->lo, $range->hi));
     }
 
     private static function switch(SwitchRow $row): SheetRow
@@ -117,14 +117,15 @@ final readonly class SetSections
         return array_map(static fn (WindowRow $window): SheetRow => new SheetRow(
             "window/$row->function/$window->position",
             "Window {$window->verdict->name}",
-            sprintf('%g–%g µs on channel %d: ', $window->lo, $window->hi, $window->channel).self::positions($window->verdict->inside),
+            sprintf('%g–%g µs on channel %d: ', $window->lo, $window->hi, $window->channel).self::positions($window->verdict),
             $window->verdict->ok ? RowState::Known : RowState::Attention,
         ), $row->windows);
     }
 
-    /** @param  list<int>  $positions */
-    private static function positions(array $positions): string
+    private static function positions(WindowVerdict $verdict): string
     {
+        $positions = $verdict->inside;
+
         return $positions === [] ? 'no position' : (count($positions) === 1 ? 'position ' : 'positions ').implode(', ', $positions);
     }
 

@@ -120,19 +120,18 @@ final readonly class SetupSheet
         $order = $this->rig->handsetOrder();
 
         return [
-            ...$this->told('memory', 'Model memory'),
-            ...$this->told('receiver_number', 'Receiver number'),
+            ...array_filter([$this->told('memory', 'Model memory'), $this->told('receiver_number', 'Receiver number')]),
             new SheetRow('stick_mode', 'Stick mode', (string) ($mode ?? 'not said'), $mode === null ? RowState::Open : RowState::Known),
             new SheetRow('order', $this->names->name($handset->id, 'order'), $order === null ? 'not known' : $this->names->value('order', $order->toString())),
         ];
     }
 
-    /** @return list<SheetRow> Something told of this rig, as it was told: `00` stays `00`. */
-    private function told(string $key, string $label): array
+    /** Something told of this rig, as it was told: `00` stays `00`; null: it was not. */
+    private function told(string $key, string $label): ?SheetRow
     {
         $value = $this->rig->settings()->get($key);
 
-        return is_scalar($value) ? [new SheetRow($key, $label, (string) $value)] : [];
+        return is_scalar($value) ? new SheetRow($key, $label, (string) $value) : null;
     }
 
     /** @return list<SheetRow> What is to be set in a box. */
@@ -186,7 +185,7 @@ final readonly class SetupSheet
     {
         $notes = array_map(fn (AntennaNote $note): SheetRow => new SheetRow("antenna/$note->box", $this->rig->nameOf($note->box), ucfirst(str_replace("{$this->rig->nameOf($note->box)}: ", '', $note->text))), $this->reviews->wiring()->shown()->antennas);
 
-        return [...$this->told('antenna', 'It sits'), ...$notes];
+        return array_values(array_filter([$this->told('antenna', 'It sits'), ...$notes]));
     }
 
     /** @return list<SheetRow> */

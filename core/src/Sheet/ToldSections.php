@@ -22,11 +22,10 @@ final readonly class ToldSections
     /** @return list<SheetSection> */
     public function all(): array
     {
-        return array_map(fn (FactGroup $group): SheetSection => new SheetSection($group->title(), $this->rows($group)), FactGroup::cases());
+        return array_map($this->section(...), FactGroup::cases());
     }
 
-    /** @return list<SheetRow> */
-    private function rows(FactGroup $group): array
+    private function section(FactGroup $group): SheetSection
     {
         $rows = [];
         foreach ($this->told->asked() as $fact) {
@@ -36,7 +35,7 @@ final readonly class ToldSections
             }
         }
 
-        return $rows;
+        return new SheetSection($group->title(), $rows);
     }
 
     private function ofPack(Fact $fact): string

@@ -30,6 +30,7 @@ final class DiagnoseVerb implements Verb
     {
         $node = new Node($input);
         $knowledge = Knowledge::shipped();
+        self::checkFixed($node, $knowledge);
         $measured = $node->node('measured');
         $parts = $node->node('parts');
         $diagnosis = new Diagnosis(
@@ -37,7 +38,7 @@ final class DiagnoseVerb implements Verb
             [...self::told($node, $knowledge), ...($measured === null ? [] : Measured::observations($measured))],
             new Parts($parts?->flagOrNull('module') ?? true, $parts?->flagOrNull('relay') ?? true),
             $node->flag('allow_risk'),
-            self::fixed($node, $knowledge),
+            $node->texts('fixed'),
         );
         [$suspects, $next, $isDone] = [$diagnosis->suspects(), $diagnosis->next(), $diagnosis->isDone()];
         $cause = $knowledge->causes[$suspects[0]->cause] ?? null;
@@ -62,15 +63,13 @@ final class DiagnoseVerb implements Verb
         return $told;
     }
 
-    /** @return list<string> */
-    private static function fixed(Node $node, Knowledge $knowledge): array
+    /** @throws DocumentError at the cause that there is not. */
+    private static function checkFixed(Node $node, Knowledge $knowledge): void
     {
         foreach ($node->texts('fixed') as $k => $cause) {
             if (! isset($knowledge->causes[$cause]) && $cause !== Knowledge::SOMETHING_ELSE) {
                 throw DocumentError::at("fixed.$k", 'There is no cause '.Excerpt::of($cause).'.', 'no_such_cause');
             }
         }
-
-        return $node->texts('fixed');
     }
 }

@@ -95,17 +95,13 @@ final class SwitchReview
     {
         $toMend = $this->findings()->where(static fn (Finding $finding): bool => $finding->severity === Severity::Fix);
 
+        $onNoSwitch = array_filter($this->rig->switches(), static fn (SwitchSetting $switch): bool => $switch->switchId === null);
+
         return Leftovers::of(
             $this->rig,
             ...array_map(static fn (Finding $finding): Leftover => Leftover::toMend(StepKey::Switches, $finding->code, $finding->message), $toMend->all),
-            ...array_map(static fn (string $function): Leftover => Leftover::open(StepKey::Switches, $function, "Choose a switch for $function."), [...$this->unassigned(), ...$this->onNoSwitch()]),
+            ...array_map(static fn (string $function): Leftover => Leftover::open(StepKey::Switches, $function, "Choose a switch for $function."), [...$this->unassigned(), ...array_values(array_map(static fn (SwitchSetting $switch): string => $switch->function, $onNoSwitch))]),
         );
-    }
-
-    /** @return list<string> Functions on a channel of which nobody has said which switch moves it. */
-    private function onNoSwitch(): array
-    {
-        return array_values(array_map(static fn (SwitchSetting $switch): string => $switch->function, array_filter($this->rig->switches(), static fn (SwitchSetting $switch): bool => $switch->switchId === null)));
     }
 
     /** A limit holds whatever drives the servo. */
