@@ -6,6 +6,8 @@ export default defineConfig({
   testDir: 'tests/browser',
   outputDir: 'test-results',
   timeout: 45_000,
+  // A bench with one comparison of captures to make may take its time on a busy machine.
+  expect: { timeout: 15_000 },
   // One worker: the tests share one bench, and the machine has two cores.
   workers: 1,
   forbidOnly: true,
