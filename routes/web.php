@@ -35,6 +35,7 @@ Route::prefix('api/v1')->group(function (): void {
     Route::get('rigs/{rig}/symptoms', [DiagnosisController::class, 'symptoms']);
     Route::get('shelf', [CardController::class, 'index']);
     Route::post('shelf', [CardController::class, 'store']);
+    Route::get('starters', [CardController::class, 'starters']);
     Route::get('shelf.{format}', [CardController::class, 'exportAll'])->whereIn('format', ['yaml', 'json']);
     Route::post('shelf/import', [CardController::class, 'import']);
     Route::get('shelf/{card}.{format}', [CardController::class, 'export'])->whereIn('format', ['yaml', 'json']);

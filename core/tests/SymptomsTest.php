@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
+use Linguator\Core\Bench\FoundFault;
 use Linguator\Core\Bench\KnownFaults;
 use Linguator\Core\Bench\RigSymptoms;
 use Linguator\Core\Bench\Symptom;
 use Linguator\Core\Diagnosis\Diagnosis;
 use Linguator\Core\Diagnosis\Knowledge;
 use Linguator\Core\Diagnosis\Observation;
+use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
@@ -24,14 +26,18 @@ it('answers by itself what settings, readings, attempts and tests of a rig answe
 })->with([
     // What the servos stand is full travel for them.
     'a glider that is ready' => ['avocet', ['stick_moves_wrong_value' => 'no', 'end_values' => 'full', 'rest_values' => 'centred', 'bind_at_two_metres' => 'binds', 'loss_test' => 'as_expected']],
-    'a six-rotor that will not arm' => ['dunlin', ['stick_moves_wrong_value' => 'no', 'end_values' => 'short', 'rest_values' => 'slightly_off', 'throttle_lowest' => 'above_threshold', 'arm_value_in_window' => 'yes', 'bind_at_two_metres' => 'binds']],
-    'servos driven too far' => ['sanderling', ['stick_moves_wrong_value' => 'no', 'end_values' => 'over', 'rest_values' => 'centred', 'bind_at_two_metres' => 'binds']],
-    'nothing read yet' => ['mudlark', ['stick_moves_wrong_value' => 'no', 'bind_at_two_metres' => 'binds']],
+    'a six-rotor that will not arm' => ['dunlin', ['stick_moves_wrong_value' => 'no', 'end_values' => 'short', 'rest_values' => 'slightly_off', 'throttle_lowest' => 'above_threshold', 'bind_at_two_metres' => 'binds']],
+    'servos driven too far' => ['sanderling', ['end_values' => 'over', 'rest_values' => 'centred', 'bind_at_two_metres' => 'binds']],
+    'nothing read yet' => ['mudlark', ['bind_at_two_metres' => 'binds']],
 ]);
 
 it('says what changed settings mean for the search', function (string $rig, array $set, string $test, ?string $outcome) {
     expect(symptoms(DemoRigs::changed(DemoRigs::get($rig), RigPatch::of($set)))[$test] ?? null)->toBe($outcome);
 })->with([
+    // Right on paper is nothing that was seen: only a proof that holds says no.
+    'a proof that went stale' => ['avocet', ['settings.order' => 'AETR', 'settings.remap' => (object) ['brack-m4' => true], 'checks' => []], 'stick_moves_wrong_value', null],
+    'levels that were read' => ['dunlin', ['settings.switches' => [(object) ['function' => 'arm', 'channel' => 5, 'switch' => 'L1', 'levels_us' => [990, 2010]]]], 'arm_value_in_window', 'yes'],
+    'a throttle read with other ends' => ['dunlin', ['settings.channels' => [(object) ['channel' => 3, 'lo_pct' => 118.5, 'hi_pct' => 97.4, 'subtrim' => 0]]], 'throttle_lowest', null],
     'another order' => ['dunlin', ['settings.order' => 'TAER'], 'stick_moves_wrong_value', 'yes'],
     'a window that is missed' => ['dunlin', ['settings.windows' => [(object) ['name' => 'arm', 'channel' => 5, 'lo' => 1300, 'hi' => 1700]]], 'arm_value_in_window', 'no'],
     'a negative weight' => ['avocet', ['settings.channels' => [(object) ['channel' => 1, 'weight' => -100]]], 'mix_weights', 'negative'],
@@ -64,3 +70,5 @@ it('tells screens of every cause and test in words, as their schema says', funct
     (new Schemas)->check((object) ['symptoms' => json_decode((string) json_encode(['name' => 'x', 'parts' => $symptoms->parts(), 'symptoms' => $symptoms->all()]))], 'screens.schema.json');
     expect(count($told->causes))->toBe(42)->and(array_filter($told->tests, static fn (stdClass $test): bool => $test->how === '' || $test->asks === ''))->toBe([]);
 });
+
+it('knows no fault by another name', fn () => expect(fn () => DemoRigs::did(DemoRigs::get('dunlin'), new FoundFault('gremlins')))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('cause')));

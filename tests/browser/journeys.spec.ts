@@ -3,6 +3,14 @@ import { Bencher } from './journey'
 
 const READY = /^Ready\. Signed off on .*\.$/
 
+/** The four sticks on the channels that most crafts give them. */
+const STICKS: [string, number][] = [
+  ['aileron', 1],
+  ['elevator', 2],
+  ['throttle', 3],
+  ['rudder', 4],
+]
+
 test.describe.configure({ timeout: 120_000 })
 test.use({ actionTimeout: 8_000 })
 
@@ -113,14 +121,7 @@ test('an autopilot: a mode on three positions, arm beside it, and a memory that 
     handset: 'Ostrel 9',
     craft: 'Ruddle F6',
     channels: 8,
-    functions: [
-      ['aileron', 1],
-      ['elevator', 2],
-      ['throttle', 3],
-      ['rudder', 4],
-      ['mode', 5],
-      ['arm', 6],
-    ],
+    functions: [...STICKS, ['mode', 5], ['arm', 6]],
   })
   await bencher.to('handset')
   await page
@@ -209,12 +210,7 @@ test('gyros, pin by pin: the throttle goes past it, and every stick has its wire
     craft: 'Keelson gyro',
     channels: 4,
     through: ['Weft R6'],
-    functions: [
-      ['aileron', 1],
-      ['elevator', 2],
-      ['throttle', 3],
-      ['rudder', 4],
-    ],
+    functions: STICKS,
   })
   await bencher.tickSettings()
   await bencher.to('wiring')
@@ -235,13 +231,7 @@ test('it comes home when the link is lost, at the phone size', async ({ page }) 
     handset: 'Ostrel 9',
     craft: 'Ruddle F6',
     channels: 8,
-    functions: [
-      ['aileron', 1],
-      ['elevator', 2],
-      ['throttle', 3],
-      ['rudder', 4],
-      ['mode', 5],
-    ],
+    functions: [...STICKS, ['mode', 5]],
   })
   await bencher.tickSettings()
   await bencher.prepare([988, 1500, 2012])

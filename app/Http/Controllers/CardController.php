@@ -14,9 +14,11 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
+use Linguator\Core\Document\Plain;
 use Linguator\Core\Document\Yaml;
 use Linguator\Core\Gear\CardReader;
 use Linguator\Core\Gear\GearCard;
+use Linguator\Core\Gear\Starters;
 use Linguator\Core\Rig\BoxLine;
 
 final readonly class CardController
@@ -28,6 +30,12 @@ final readonly class CardController
     public function index(): JsonResponse
     {
         return Answer::json(['cards' => array_map($this->listed(...), Card::shelf())]);
+    }
+
+    /** Generic cards to begin from: read when a new card is begun only. */
+    public function starters(): JsonResponse
+    {
+        return Answer::json(Plain::of((object) ['starters' => Starters::all()]));
     }
 
     public function show(Card $card): JsonResponse

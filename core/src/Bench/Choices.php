@@ -7,7 +7,6 @@ namespace Linguator\Core\Bench;
 use Linguator\Core\Channel\ChannelOrder;
 use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FormatCards;
-use Linguator\Core\Gear\Starters;
 use Linguator\Core\Line\LineChoice;
 use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Supply\Chemistry;
@@ -29,7 +28,6 @@ final readonly class Choices implements \JsonSerializable
             'serial_formats' => array_map(static fn (FormatCard $card): Choice => new Choice($card->id, $card->name), $cards),
             'lines' => LineChoice::among($cards),
             'orders' => array_map(static fn (ChannelOrder $order): string => $order->toString(), ChannelOrder::all()),
-            'starters' => Starters::all(),
             'landmarks' => (object) ['lo' => Pulse::LOW_US, 'mid' => Pulse::CENTRE_US, 'hi' => Pulse::HIGH_US],
         ];
     }

@@ -137,6 +137,7 @@ final readonly class Intents
         'rename-rig' => RenameRig::class,
         'tell-craft' => TellCraft::class,
         'set-weights' => SetWeights::class,
+        'found-fault' => FoundFault::class,
         'write-note' => WriteNote::class,
     ];
 

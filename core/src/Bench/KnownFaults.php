@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Bench;
 
-use Linguator\Core\Diagnosis\Cause;
 use Linguator\Core\Diagnosis\FaultTest;
 use Linguator\Core\Diagnosis\Knowledge;
 
@@ -18,8 +17,7 @@ final readonly class KnownFaults implements \JsonSerializable
             'id' => $test->id, 'asks' => $test->asks, 'how' => $test->how, 'minutes' => $test->minutes, 'risk' => $test->risk, 'needs' => $test->needs,
             'outcomes' => array_map(static fn (string $id, string $words): Choice => new Choice($id, $words), array_map(strval(...), array_keys($test->outcomes)), array_values($test->outcomes)),
         ], array_values($known->tests));
-        $causes = array_map(static fn (Cause $cause): \stdClass => (object) ['id' => $cause->id, 'says' => $cause->says, 'fix' => $cause->fix, 'prove' => $cause->prove], array_values($known->causes));
 
-        return (object) ['tests' => $tests, 'causes' => [...$causes, (object) ['id' => Knowledge::SOMETHING_ELSE, 'says' => 'Something else.', 'fix' => 'Take the chain apart and put it together again box by box, looking after each.', 'prove' => 'values_moving']]];
+        return (object) ['tests' => $tests, 'causes' => array_map($known->remedy(...), [...array_keys($known->causes), Knowledge::SOMETHING_ELSE])];
     }
 }

@@ -40,14 +40,15 @@ final readonly class RigSymptoms
         return $this->rig->chain()->joins() ? array_values(array_filter([$this->order(), $this->ends(), $this->centre(), $this->throttle(), $this->arm(), $this->weights(), $this->bound(), ...array_map($this->loss(...), $this->reviews->failsafe()->losses->hops)])) : [];
     }
 
+    /** Settings that are right on paper are nothing that was seen: a fault is where the craft differs from its record. Only a proof that holds says no. */
     private function order(): ?Symptom
     {
         $view = $this->reviews->order()->shown();
 
         return match (true) {
-            $view->correct === null => null,
-            $view->right => new Symptom('stick_moves_wrong_value', 'no', 'By the settings each stick moves what it should.'),
-            default => new Symptom('stick_moves_wrong_value', 'yes', 'By the settings a stick moves another value than it should.'),
+            $view->proof->holds() => new Symptom('stick_moves_wrong_value', 'no', "Proven: {$view->proof->observed}."),
+            $view->correct !== null && ! $view->right => new Symptom('stick_moves_wrong_value', 'yes', 'By the settings a stick moves another value than it should.'),
+            default => null,
         };
     }
 
@@ -80,13 +81,21 @@ final readonly class RigSymptoms
     {
         [$worst, $most] = [null, -1.0];
         foreach ($this->reviews->travel()->rows as $row) {
-            $reading = $row->last()?->with->equals($row->now()) === true && (! $isResting || $row->centres()) ? $row->last()->reading : null;
+            $reading = ! $isResting || $row->centres() ? self::inForce($row) : null;
             if ($reading !== null && $off($reading, $row->target) > $most) {
                 [$worst, $most] = [$row, $off($reading, $row->target)];
             }
         }
 
         return $worst;
+    }
+
+    /** What was read with the settings as they are; null: nothing was. */
+    private static function inForce(TravelRow $row): ?Reading
+    {
+        $last = $row->last();
+
+        return $last?->with->equals($row->now()) === true ? $last->reading : null;
     }
 
     private function throttle(): ?Symptom
@@ -96,8 +105,9 @@ final readonly class RigSymptoms
             return null;
         }
         foreach ($this->reviews->travel()->rows as $row) {
-            if ($row->function === Letter::Throttle->functionName() && $row->last() !== null) {
-                return $this->measured((object) ['throttle_low_us' => $row->last()->reading->lo, 'low_threshold_us' => $low], sprintf('Read: throttle down at %g µs; the low threshold is %g µs.', $row->last()->reading->lo, $low));
+            $reading = $row->function === Letter::Throttle->functionName() ? self::inForce($row) : null;
+            if ($reading !== null) {
+                return $this->measured((object) ['throttle_low_us' => $reading->lo, 'low_threshold_us' => $low], sprintf('Read: throttle down at %g µs; the low threshold is %g µs.', $reading->lo, $low));
             }
         }
 
@@ -120,10 +130,15 @@ final readonly class RigSymptoms
         return null;
     }
 
-    private function armIn(SwitchSetting $switch, float $lo, float $hi): Symptom
+    /** Levels that are computed prove no hit, only a miss. */
+    private function armIn(SwitchSetting $switch, float $lo, float $hi): ?Symptom
     {
         $inside = array_filter($switch->levels()->levels, static fn (SwitchLevel $level): bool => $level->us >= $lo && $level->us <= $hi);
         $levels = implode(', ', array_map(static fn (SwitchLevel $level): string => sprintf('%.0f', $level->us), $switch->levels()->levels));
+
+        if ($inside !== [] && $switch->measured === null) {
+            return null;
+        }
 
         return new Symptom('arm_value_in_window', $inside === [] ? 'no' : 'yes', sprintf('Its switch sends %s µs; the window reaches from %g to %g µs.', $levels, $lo, $hi));
     }

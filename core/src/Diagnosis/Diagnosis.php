@@ -64,9 +64,15 @@ final readonly class Diagnosis
         return $best;
     }
 
+    /** Sure enough to mend. */
+    public function isSure(): bool
+    {
+        return $this->suspects()[0]->p >= self::SURE;
+    }
+
     public function isDone(): bool
     {
-        return $this->suspects()[0]->p >= self::SURE || $this->next() === null;
+        return $this->isSure() || $this->next() === null;
     }
 
     /** The expected drop of entropy (bits) if this test were made now. */

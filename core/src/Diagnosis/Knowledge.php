@@ -54,6 +54,18 @@ final class Knowledge
         return new self($read, $known);
     }
 
+    /** What is said of a cause, and of `something_else`, which no test looks for; null: there is no such cause. */
+    public function remedy(string $cause): ?Remedy
+    {
+        $known = $this->causes[$cause] ?? null;
+
+        return match (true) {
+            $known !== null => new Remedy($known->id, $known->says, $known->fix, $known->prove),
+            $cause === self::SOMETHING_ELSE => new Remedy($cause, 'Something else.', 'Take the chain apart and put it together again box by box, looking after each.', 'values_moving'),
+            default => null,
+        };
+    }
+
     /** The share of an outcome when nothing is wrong with what this test looks at. */
     public static function soundShare(FaultTest $test, string $outcome): float
     {

@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace Linguator\Core\Diagnosis;
 
 use Linguator\Core\Document\Node;
+use Linguator\Core\Quantity\Pulse;
 
 /** What follows from numbers by itself (contract, `measured`): each group only where it is whole. µs and V. */
 final readonly class Measured
 {
-    private const CENTRE_US = 1500.0;
-
     private const CENTRED_US = 3.0;
 
     private const SLIGHTLY_OFF_US = 50.0;
@@ -35,7 +34,7 @@ final readonly class Measured
 
         return array_values(array_filter([
             $throttle === null || $threshold === null ? null : self::seen('throttle_lowest', $throttle >= $threshold ? 'above_threshold' : 'below_threshold'),
-            $centre === null ? null : self::seen('rest_values', self::rest(abs($centre - self::CENTRE_US))),
+            $centre === null ? null : self::seen('rest_values', self::rest(abs($centre - Pulse::CENTRE_US))),
             $lo === null || $hi === null ? null : self::seen('end_values', self::ends($lo, $hi)),
             $arm === null || $armLo === null || $armHi === null ? null : self::seen('arm_value_in_window', $arm >= $armLo && $arm <= $armHi ? 'yes' : 'no'),
             $supply === null || $needed === null ? null : self::seen('supply_at_receiver', $supply < self::NO_SUPPLY_V ? 'none' : ($supply < $needed ? 'low' : 'ok')),

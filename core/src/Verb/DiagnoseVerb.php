@@ -41,9 +41,9 @@ final class DiagnoseVerb implements Verb
             $node->texts('fixed'),
         );
         [$suspects, $next, $isDone] = [$diagnosis->suspects(), $diagnosis->next(), $diagnosis->isDone()];
-        $cause = $knowledge->causes[$suspects[0]->cause] ?? null;
+        $cause = $knowledge->remedy($suspects[0]->cause);
 
-        return (object) (['causes' => $suspects, 'next_test' => $next, 'done' => $isDone]
+        return (object) (['causes' => $suspects, 'next_test' => $next, 'done' => $isDone, 'sure' => $diagnosis->isSure()]
             + ($isDone && $cause !== null ? ['fix' => $cause->fix, 'prove_with' => $cause->prove] : []));
     }
 

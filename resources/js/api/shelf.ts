@@ -1,6 +1,6 @@
 import { queryOptions } from '@tanstack/vue-query'
 import type { GearCard } from './generated/gear-card'
-import type { CardListed, NamedThing } from './generated/screens'
+import type { CardListed, NamedThing, Starter } from './generated/screens'
 import { getJson } from './http'
 
 export type GearKind = GearCard['kind']
@@ -15,6 +15,13 @@ export interface CardData {
   revision: number
   rigs: { slug: string; name: string }[]
 }
+
+/** Generic cards to begin from: they never change while a page is open. */
+export const startersQuery = queryOptions({
+  queryKey: ['starters'] as const,
+  queryFn: ({ signal }) => getJson<{ starters: Starter[] }>('/starters', signal),
+  staleTime: Infinity,
+})
 
 export const shelfQuery = queryOptions({
   queryKey: ['shelf'] as const,

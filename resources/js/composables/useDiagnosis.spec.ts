@@ -25,7 +25,7 @@ async function searching(slug: string | null) {
     )) as never)
   vi.spyOn(http, 'postJson').mockImplementation(((_: string, question: Record<string, unknown>) => {
     asked.push(question)
-    return Promise.resolve({ causes: [{ cause: 'dark', p: 1, because: [] }], next_test: null, done: true })
+    return Promise.resolve({ causes: [{ cause: 'dark', p: 1, because: [] }], next_test: null, done: true, sure: true })
   }) as never)
   let search: ReturnType<typeof useDiagnosis> | undefined
   part(

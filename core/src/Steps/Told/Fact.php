@@ -150,8 +150,13 @@ enum Fact: string
     {
         $value = $this->of($rig);
 
+        return $value === null ? null : $this->words($value);
+    }
+
+    /** A value of it as it is read out. */
+    public function words(string|float|bool $value): string
+    {
         return match (true) {
-            $value === null => null,
             is_bool($value) => $value ? 'yes' : 'no',
             is_float($value) => sprintf('%g %s', $value, $this->unit() ?? ''),
             default => $value,

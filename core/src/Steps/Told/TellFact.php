@@ -32,13 +32,8 @@ final readonly class TellFact implements Intent
         if ($value === null) {
             return new Deed(RigPatch::of([], [$place]), $this->fact->label().': not said');
         }
-        $said = match (true) {
-            is_bool($value) => $value ? 'yes' : 'no',
-            is_float($value) => sprintf('%g %s', $value, $this->fact->unit() ?? ''),
-            default => $value,
-        };
 
-        return new Deed(RigPatch::of([$place => $value]), $this->fact->label().": $said");
+        return new Deed(RigPatch::of([$place => $value]), $this->fact->label().': '.$this->fact->words($value));
     }
 
     private function checked(): string|float|bool|null

@@ -8,8 +8,7 @@ import { getJson } from '@/api/http'
 export interface FaultMendProps {
   cause: KnownFaults['causes'][number]
   proof: FaultTestView | undefined
-  /** From 0 to 1. */
-  p: number
+  isSure: boolean
   /** Of the rig; null: of none. */
   slug: string | null
 }
@@ -19,15 +18,15 @@ defineEmits<{ mended: [] }>()
 const kept = ref('')
 const isKeeping = ref(false)
 
-/** The course goes into the rig's history, as a note. */
+/** What was found goes into the rig's history. */
 async function keep(): Promise<void> {
   isKeeping.value = true
   try {
     const rig = await getJson<RigData>(`/rigs/${props.slug ?? ''}`)
     await postJson(`/rigs/${props.slug ?? ''}/intents`, {
       revision: rig.revision,
-      intent: 'write-note',
-      told: { text: `Fault found: ${props.cause.says} Mend: ${props.cause.fix}` },
+      intent: 'found-fault',
+      told: { cause: props.cause.id },
     })
     kept.value = 'Kept in the history of the rig.'
   } catch (error) {
@@ -40,7 +39,7 @@ async function keep(): Promise<void> {
 
 <template>
   <div class="mend">
-    <p class="muted small">{{ p >= 0.9 ? 'This it is, as far as was seen' : 'No test is left that would tell more; most likely' }}</p>
+    <p class="muted small">{{ isSure ? 'This it is, as far as was seen' : 'No test is left that would tell more; most likely' }}</p>
     <h2>{{ cause.says }}</h2>
     <p class="fix"><b>Mend it.</b> {{ cause.fix }}</p>
     <p v-if="proof"><b>Prove it.</b> {{ proof.asks }} {{ proof.how }}</p>

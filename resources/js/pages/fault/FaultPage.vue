@@ -53,7 +53,7 @@ const problem = computed(() => known.error.value ?? rig.error.value ?? answer.er
             v-if="answer.data.value.done && top"
             :cause="top"
             :proof="search.test(top.prove)"
-            :p="answer.data.value.causes[0]?.p ?? 0"
+            :is-sure="answer.data.value.sure"
             :slug="slug"
             @mended="search.mended(top.id)"
           />

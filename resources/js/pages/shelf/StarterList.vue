@@ -1,16 +1,15 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { choicesQuery } from '@/api/choices'
 import type { Starter } from '@/api/rigs'
-import { KINDS } from '@/api/shelf'
+import { KINDS, startersQuery } from '@/api/shelf'
 
 /** Generic cards to begin from, by what somebody holds in the hand. */
 defineEmits<{ begin: [starter: Starter] }>()
 
-const choices = useQuery(choicesQuery)
+const all = useQuery(startersQuery)
 const groups = computed(() =>
-  KINDS.map((kind) => ({ ...kind, starters: (choices.data.value?.starters ?? []).filter((one) => one.card.kind === kind.kind) })).filter(
+  KINDS.map((kind) => ({ ...kind, starters: (all.data.value?.starters ?? []).filter((one) => one.card.kind === kind.kind) })).filter(
     (group) => group.starters.length > 0,
   ),
 )
