@@ -21,6 +21,8 @@ test('a fault is found one look at a time, mended, and the search goes on', asyn
     if (answer === undefined) await question.getByRole('button', { name: 'I cannot do this here' }).click()
     else await question.getByRole('button', { name: answer, exact: true }).click()
     await expect(question.getByRole('heading', { level: 2 }).first()).not.toHaveText(asks)
+    // The hand on the keyboard stands at the next question.
+    if (!(await mend.isVisible())) await expect(question.getByRole('heading', { level: 2 }).first()).toBeFocused()
   }
   await expect(mend).toBeVisible()
   expect(asked.length).toBeLessThan(8)

@@ -38,7 +38,9 @@ const problem = computed(() => known.error.value ?? rig.error.value ?? answer.er
       </div>
       <a-button v-if="course.seen.length + course.fixed.length > 0" @click="search.startAgain()">Start again</a-button>
     </div>
-    <p v-if="problem" class="band stop" role="alert">{{ sentenceOf(problem) }}</p>
+    <p v-if="problem" class="band stop" role="alert">
+      {{ sentenceOf(problem) }} <RouterLink v-if="slug" to="/fault">Look for it without a rig</RouterLink>
+    </p>
     <template v-else-if="answer.data.value && known.data.value">
       <div class="told">
         <template v-if="slug === null">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nextTick, ref, watch } from 'vue'
 import type { FaultTestView } from '@/api/rigs'
 import { figure } from '@/lib/numberText'
 
@@ -8,22 +9,41 @@ export interface FaultQuestionProps {
   /** The fault is found already; this would make it surer. */
   isMore: boolean
 }
-defineProps<FaultQuestionProps>()
-defineEmits<{ tell: [outcome: string] }>()
+const props = defineProps<FaultQuestionProps>()
+const emit = defineEmits<{ tell: [outcome: string] }>()
+
+const heading = ref<HTMLElement | null>(null)
+let isAnswered = false
+
+/** The buttons of one question go with it: the hand that pressed one stands at the next question. */
+watch(
+  () => props.test.id,
+  async () => {
+    if (!isAnswered) return
+    isAnswered = false
+    await nextTick()
+    heading.value?.focus()
+  },
+)
+
+function tell(outcome: string): void {
+  isAnswered = true
+  emit('tell', outcome)
+}
 </script>
 
 <template>
   <div class="question">
     <p class="muted small">{{ isMore ? 'To be surer' : 'Look at this next' }}, about {{ figure(test.minutes) }} min</p>
-    <h2>{{ test.asks }}</h2>
+    <h2 ref="heading" tabindex="-1">{{ test.asks }}</h2>
     <p>{{ test.how }}</p>
     <p v-if="test.risk" class="band">{{ test.risk }}</p>
     <div class="outcomes" role="group" :aria-label="test.asks">
-      <button v-for="outcome in test.outcomes" :key="outcome.key" type="button" class="outcome" @click="$emit('tell', outcome.key)">
+      <button v-for="outcome in test.outcomes" :key="outcome.key" type="button" class="outcome" @click="tell(outcome.key)">
         {{ outcome.title }}
       </button>
     </div>
-    <button type="button" class="link-button small" @click="$emit('tell', 'cannot_do')">I cannot do this here</button>
+    <button type="button" class="link-button small" @click="tell('cannot_do')">I cannot do this here</button>
   </div>
 </template>
 
