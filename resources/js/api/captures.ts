@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/vue-query'
-import type { CaptureListed, CaptureReading, DeskData } from './generated/screens'
+import type { CaptureListed, CaptureReading, Compared, DeskData } from './generated/screens'
 import { ApiError, getJson, postJson, requestToken, TOKEN_EXPIRED } from './http'
 
 export type { CaptureListed, CaptureReading, Compared, ComparedRow, DeskData, FrameSeen, LiveSeen, Span, WaveSeen } from './generated/screens'
@@ -21,6 +21,21 @@ export const readingQuery = (id: number, options: CaptureOptions, token: string)
   queryOptions({
     queryKey: ['captures', id, options] as const,
     queryFn: () => postJson<CaptureReading>(`/captures/${id}/decode`, { options, progress: token }),
+    staleTime: Infinity,
+    retry: false,
+  })
+
+/** One side of a comparison: a capture and what it is read with. */
+export interface ComparedSide {
+  id: number
+  options: CaptureOptions
+}
+
+/** Keyed by both sides, so that a late answer for other wires is never taken for this one. */
+export const comparedQuery = (a: ComparedSide, b: ComparedSide) =>
+  queryOptions({
+    queryKey: ['captures', 'compared', a, b] as const,
+    queryFn: () => postJson<Compared>('/captures/compare', { a, b }),
     staleTime: Infinity,
     retry: false,
   })

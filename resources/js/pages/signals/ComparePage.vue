@@ -2,8 +2,8 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { type CaptureOptions, type Compared, deskQuery, readingQuery } from '@/api/captures'
-import { postJson, sentenceOf } from '@/api/http'
+import { type CaptureOptions, type ComparedSide, comparedQuery, deskQuery, readingQuery } from '@/api/captures'
+import { sentenceOf } from '@/api/http'
 import { figure } from '@/lib/numberText'
 import FindingLine from '@/components/FindingLine.vue'
 import OverlayDrawing from './OverlayDrawing.vue'
@@ -14,11 +14,8 @@ const router = useRouter()
 const { data: desk } = useQuery(deskQuery)
 
 const text = (key: string) => (typeof route.query[key] === 'string' ? route.query[key] : '')
-const sides = computed(() => ({ a: { id: Number(text('a')), line: text('line_a') }, b: { id: Number(text('b')), line: text('line_b') } }))
-const result = ref<Compared | null>(null)
-const problem = ref('')
-const isBusy = ref(false)
-const row = ref(0)
+const sideOf = (key: 'a' | 'b'): ComparedSide => ({ id: Number(text(key)), options: optionsOf(text(`line_${key}`)) })
+const sides = computed(() => ({ a: sideOf('a'), b: sideOf('b') }))
 
 function tell(key: string, value: string): void {
   void router.replace({ query: { ...route.query, [key]: value === '' ? undefined : value } })
@@ -31,27 +28,14 @@ const wiresA = useQuery(computed(() => ({ ...readingQuery(sides.value.a.id, {}, 
 const wiresB = useQuery(computed(() => ({ ...readingQuery(sides.value.b.id, {}, ''), enabled: sides.value.b.id > 0 })))
 const wires = computed(() => ({ a: wiresA.data.value?.answer.wires ?? [], b: wiresB.data.value?.answer.wires ?? [] }))
 
-watch(
-  sides,
-  async (now) => {
-    result.value = null
-    problem.value = ''
-    if (!(now.a.id > 0 && now.b.id > 0)) return
-    isBusy.value = true
-    try {
-      result.value = await postJson<Compared>('/captures/compare', {
-        a: { id: now.a.id, options: optionsOf(now.a.line) },
-        b: { id: now.b.id, options: optionsOf(now.b.line) },
-      })
-      row.value = 0
-    } catch (error) {
-      problem.value = sentenceOf(error)
-    } finally {
-      isBusy.value = false
-    }
-  },
-  { immediate: true },
-)
+const {
+  data: result,
+  error,
+  isFetching: isBusy,
+} = useQuery(computed(() => ({ ...comparedQuery(sides.value.a, sides.value.b), enabled: sides.value.a.id > 0 && sides.value.b.id > 0 })))
+const problem = computed(() => (error.value === null ? '' : sentenceOf(error.value)))
+const row = ref(0)
+watch(sides, () => (row.value = 0))
 
 const chosen = computed(() => result.value?.comparison.channels[row.value] ?? null)
 const delay = computed(() => result.value?.comparison.delay_ms ?? null)
