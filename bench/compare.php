@@ -52,7 +52,12 @@ function cold(string $folder, string $arguments): float
 }
 
 echo "## Before and after, in one run: four clients, p50 / p95 ms\n\n| asked for | before | after |\n|---|--:|--:|\n";
+// What the one before does not know cannot be compared.
+$known = (string) file_get_contents("{$sides[0]['base']}/api/v1/verbs");
 foreach (questions() as $verb => $question) {
+    if (! str_contains($known, "\"$verb\"")) {
+        continue;
+    }
     [$old, $new] = bothSides($sides, $verb, json_encode($question, JSON_PRESERVE_ZERO_FRACTION));
     printf("| %s | %.0f / %.0f | %.0f / %.0f |\n", $verb, ...$old, ...$new);
 }

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Linguator\Core\Diagnosis\FaultTest;
+use Linguator\Core\Diagnosis\Knowledge;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Gear\CardReader;
 use Linguator\Core\Gear\Shelf;
@@ -22,5 +24,14 @@ function questions(): array
     return get_object_vars(json_decode((string) file_get_contents(__DIR__.'/questions.json'))) + [
         'failsafe' => $vectors->cases[0]->in,
         'readiness' => (object) ['rig' => $rig->canonical()],
+        'simulate' => (object) ['rig' => $rig->canonical(), 'sticks' => (object) ['A' => 35, 'T' => 20]],
+        'probe' => (object) ['rig' => $rig->canonical(), 'faults' => [(object) ['cause' => 'centre_off']], 'test' => 'rest_values'],
+        'diagnose' => (object) ['evidence' => seen(20)],
     ];
+}
+
+/** @return list<stdClass> So many tests, each as it should be. */
+function seen(int $tests): array
+{
+    return array_map(static fn (FaultTest $test): stdClass => (object) ['test' => $test->id, 'outcome' => $test->sound], array_slice(array_values(Knowledge::shipped()->tests), 0, $tests));
 }

@@ -11,6 +11,24 @@ const compare = (page) =>
     .last()
     .click()
 
+/** A link is cut, a stick held, a probe hangs where the second radio is fed. */
+const probed = async (page) => {
+  await page.getByRole('button', { name: 'Cut link' }).first().click()
+  await page.getByRole('button', { name: 'Probe' }).nth(1).click()
+  await page.getByRole('slider', { name: 'rudder' }).fill('60')
+  await page.waitForTimeout(500)
+}
+
+/** Two tests and a name: the review. */
+const played = async (page) => {
+  await page.getByRole('button', { name: /Does a stick move another/ }).click()
+  await page.getByRole('button', { name: /order at the receiver's output/ }).click()
+  await page.getByText('As planned.').first().waitFor()
+  await page.getByRole('combobox', { name: 'The fault' }).selectOption('order_mismatch')
+  await page.getByRole('button', { name: 'That is it' }).click()
+  await page.getByRole('heading', { name: 'The best way' }).waitFor()
+}
+
 /** name, address, and what differs from a light 1280 × 800 page. */
 const VIEWS = [
   { name: 'bench', address: '/' },
@@ -25,10 +43,10 @@ const VIEWS = [
   { name: 'rig-check-out', address: '/rigs/avocet/check-out' },
   { name: 'rig-history', address: '/rigs/dunlin/history', before: compare },
   { name: 'signal-desk', address: '/signals/2' },
-  { name: 'signal-compare', address: '/signals/compare?a=3&b=3&line_a=before&line_b=after' },
   { name: 'fault', address: '/fault?rig=dunlin' },
+  { name: 'dry-bench', address: '/dry-bench?rig=oystercatcher', before: probed },
+  { name: 'practice', address: '/practice/avocet/plain/7', before: played },
   { name: 'logbook', address: '/logbook' },
-  { name: 'tool', address: '/tools/pulse-train' },
   { name: 'sheet', address: '/rigs/avocet/sheet', whole: true },
   { name: 'rig-phone', address: '/rigs/sanderling/travel', width: 390, height: 844 },
   { name: 'rig-dark', address: '/rigs/mudlark/path', dark: true },

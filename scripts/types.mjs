@@ -109,6 +109,8 @@ const NAMES = { 'rig.schema.json': 'RigDocument', 'rig.schema.json#/properties/c
 for (const [file, name] of [
   ['screens.schema.json', 'Screens'],
   ['intents.schema.json', 'Intents'],
+  ['dry-bench-question.schema.json', 'DryBenchQuestion'],
+  ['practice-question.schema.json', 'PracticeQuestion'],
 ])
   await writeFile(
     new URL(`${name.toLowerCase()}.ts`, target),

@@ -103,12 +103,12 @@ it('offers no test that was made, that cannot be done, that is not allowed, or t
     $known = Knowledge::shipped();
     for ($round = 0; $round < 6; $round++) {
         $seen = [];
-        while (($next = $diagnosis($seen, new Parts(false, false))->next()) !== null) {
+        while (($next = $diagnosis($seen, new Parts(false, false, false))->next()) !== null) {
             expect(array_column($seen, 0))->not->toContain($next->test)->and($next->risk)->toBeNull()->and($known->tests[$next->test]->needs)->toBeNull()->and($next->gainBits)->toBeGreaterThan(0.05);
             $outcomes = [...array_keys($known->tests[$next->test]->outcomes), Observation::CANNOT_DO];
             $seen[] = [$next->test, $outcomes[mt_rand(0, count($outcomes) - 1)]];
         }
-        expect($diagnosis($seen, new Parts(false, false))->isDone())->toBeTrue();
+        expect($diagnosis($seen, new Parts(false, false, false))->isDone())->toBeTrue();
     }
     expect(sharesOf(diagnosed(['parts' => ['module' => false, 'relay' => false]])))->not->toHaveKeys(['module_unpowered', 'bay_format_wrong', 'module_remap_unexpected', 'relay_first_hop_holds']);
     $harmless = array_values(array_filter($known->tests, fn (FaultTest $test): bool => $test->risk === null));

@@ -3,11 +3,11 @@
 declare(strict_types=1);
 
 use Linguator\Core\Document\Node;
+use Linguator\Core\Rig\ChannelRecord;
 use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Rig\SwitchSetting;
 use Linguator\Core\Steps\Travel\ServoOnSwitch;
 use Linguator\Core\Tests\DemoRigs;
-use Linguator\Core\Travel\ChannelSettings;
 use Linguator\Core\Travel\ServoRange;
 
 /** The flap's lever of the glider (±512 µs at 100 %, at most 120 %), with the servo standing 1050 to 1950 µs. */
@@ -15,7 +15,9 @@ function flapOn(array $set): SwitchSetting
 {
     $entry = json_decode((string) json_encode(['function' => 'flap', 'channel' => 6, 'switch' => 'R2', ...$set]));
 
-    return new SwitchSetting(new Node($entry), 0, DemoRigs::get('avocet')->handset(), ChannelSettings::delivered());
+    $rig = DemoRigs::get('avocet');
+
+    return new SwitchSetting(new Node($entry), 0, $rig->handset(), new ChannelRecord($rig, 31));
 }
 
 it('keeps a servo inside its limits when a switch drives it', function (array $set, ?string $message, ?string $change) {

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Sheet\CraftLabel;
+use Linguator\Core\Sheet\RowState;
+use Linguator\Core\Sheet\SheetRow;
+use Linguator\Core\Tests\BenchRigs;
 use Linguator\Core\Tests\DemoRigs;
 use Linguator\Core\Tests\SheetText;
 
@@ -54,4 +58,16 @@ it('has nothing to say of a rig without boxes, and only its boxes where they do 
     $chain = [DemoRigs::get('dunlin')->document->chain[0], DemoRigs::get('avocet')->document->chain[2], DemoRigs::get('avocet')->document->chain[3]];
     $titles = array_column(sheetOf(DemoRigs::changed(DemoRigs::get('dunlin'), RigPatch::of(['chain' => $chain]))), 'title');
     expect($titles)->toContain('Handset: Ostrel 9', 'Receiver: Tarn T7')->not->toContain('Proven', 'Travel in the handset', 'Switching on and off', 'If the link is lost');
+});
+
+it('puts onto the label what is known, and leaves a line for what is not', function () {
+    $rows = fn (RigDocument $rig): array => array_column(array_map(fn (SheetRow $row): array => [$row->key, [$row->value, $row->state]], (new CraftLabel($rig))->rows()), 1, 0);
+    $blank = $rows(DemoRigs::changed(DemoRigs::get('avocet'), RigPatch::of([], ['settings.memory', 'settings.receiver_number', 'settings.craft_pack', 'settings.told'])));
+    expect($blank['memory'])->toBe(['', RowState::Open])->and($blank['receiver_number'])->toBe(['', RowState::Open])->and($blank['alarm'])->toBe(['', RowState::Open])->and($blank['order'])->toBe(['AETR', RowState::Known]);
+    $told = $rows(DemoRigs::changed(DemoRigs::get('avocet'), RigPatch::of(['settings.memory' => '00', 'settings.told' => (object) ['cell_alarm_v' => 3.5]])));
+    expect($told['memory'])->toBe(['00', RowState::Known])->and($told['alarm'])->toBe(['3.5 V a cell', RowState::Known]);
+    // A test that holds gives its day; once a setting it was made with changes, it is none.
+    $walked = BenchRigs::get('11-tiny-servos');
+    expect($rows($walked)['failsafe'][0])->toMatch('/^\d+ \w+ 2026$/')
+        ->and($rows(DemoRigs::changed($walked, RigPatch::of(['settings.order' => 'TAER'])))['failsafe'])->toBe(['', RowState::Open]);
 });

@@ -34,6 +34,7 @@ useKeys((key) => {
           <RouterLink to="/" :class="{ here: ['bench', 'rig', 'tool'].includes(String(route.name)) }">Bench</RouterLink>
           <RouterLink to="/shelf" :class="{ here: route.name === 'shelf' }">Shelf</RouterLink>
           <RouterLink to="/signals" :class="{ here: ['signals', 'live', 'compare', 'formats'].includes(String(route.name)) }">Signal desk</RouterLink>
+          <RouterLink to="/dry-bench" :class="{ here: route.name === 'dry-bench' || route.name === 'practice' }">Dry bench</RouterLink>
           <RouterLink to="/fault" :class="{ here: route.name === 'fault' }">Faults</RouterLink>
           <RouterLink to="/logbook" :class="{ here: route.name === 'logbook' || route.name === 'moment' }">Logbook</RouterLink>
         </nav>
@@ -97,6 +98,15 @@ kbd {
     flex-wrap: wrap;
     gap: 0.2rem 0.8rem;
     padding: 0.3rem 0.9rem 0.5rem;
+  }
+  nav {
+    flex-wrap: wrap;
+    flex-basis: 100%;
+    gap: 0;
+  }
+  nav a {
+    padding: 0.5rem 0.6rem 0.4rem;
+    white-space: nowrap;
   }
   .keys-button {
     display: none;

@@ -8,6 +8,7 @@ export const router = createRouter({
     { path: '/', name: 'bench', component: BenchPage, meta: { title: 'Bench' } },
     { path: '/shelf/:card?', name: 'shelf', component: () => import('./pages/shelf/ShelfPage.vue'), meta: { title: 'Shelf' } },
     { path: '/rigs/:slug/sheet', name: 'sheet', component: () => import('./pages/sheet/SheetPage.vue'), meta: { title: 'Set-up sheet', bare: true } },
+    { path: '/rigs/:slug/label', name: 'label', component: () => import('./pages/sheet/LabelPage.vue'), meta: { title: 'Label', bare: true } },
     {
       path: '/rigs/:slug/:step(path|wiring|bind|order|travel|switches|failsafe|check-out|handset|timing|history)?',
       name: 'rig',
@@ -26,6 +27,13 @@ export const router = createRouter({
     { path: '/signals/:id(\\d+)?', name: 'signals', component: () => import('./pages/signals/SignalPage.vue'), meta: { title: 'Signal desk' } },
     { path: '/logbook', name: 'logbook', component: () => import('./pages/logbook/LogbookPage.vue'), meta: { title: 'Logbook' } },
     { path: '/fault', name: 'fault', component: () => import('./pages/fault/FaultPage.vue'), meta: { title: 'Find the fault' } },
+    { path: '/dry-bench', name: 'dry-bench', component: () => import('./pages/drybench/DryBenchPage.vue'), meta: { title: 'Dry bench' } },
+    {
+      path: '/practice/:rig?/:level?/:seed?',
+      name: 'practice',
+      component: () => import('./pages/practice/PracticePage.vue'),
+      meta: { title: 'Practice' },
+    },
     { path: '/tools/:tool', name: 'tool', component: () => import('./pages/tools/ToolPage.vue'), meta: { title: 'Quick tool' } },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./pages/NowherePage.vue'), meta: { title: 'Nothing here' } },
   ],

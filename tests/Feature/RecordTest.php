@@ -234,7 +234,7 @@ it('sets and tests a failsafe, and refuses what this receiver cannot do', functi
 it('restores every table there is', function () {
     $there = array_column(DB::select("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT IN ('migrations', 'sqlite_sequence')"), 'name');
     $restored = (new ReflectionClass(Backup::class))->getConstant('TABLES');
-    expect($there)->toHaveCount(8)->toEqualCanonicalizing($restored);
+    expect($there)->toHaveCount(9)->toEqualCanonicalizing($restored);
 });
 
 it('copies the bench while it is in use, and brings it back', function () {
@@ -272,5 +272,20 @@ it('copies the bench while it is in use, and brings it back', function () {
         expect(Rig::query()->count())->toBe(4)->and($this->getJson('/api/v1/rigs/dunlin')->json('document.settings.memory'))->toBe(77)
             ->and(file_get_contents($later->path()))->toBe('0f 00')->and(is_file($capture->path()))->toBeFalse()
             ->and($this->getJson('/api/v1/formats')->json('own'))->toBe([]);
+    });
+});
+
+it('keeps games of practice in a backup, and takes one of before there were any', function () {
+    $this->inFile(function (string $folder): void {
+        $this->demo();
+        $game = fn () => $this->postJson('/api/v1/rigs/avocet/practice/keep', ['seed' => '7', 'moves' => [['give_up' => true]]])->assertStatus(201);
+        $game();
+        $this->artisan('linguator:backup', ['file' => "$folder/kept.sqlite"])->assertSuccessful();
+        $game();
+        $this->artisan('linguator:restore', ['file' => "$folder/kept.sqlite"])->assertSuccessful();
+        expect($this->getJson('/api/v1/practice')->json('games'))->toHaveCount(1);
+        (new PDO("sqlite:$folder/kept.sqlite"))->exec('DROP TABLE practice_games');
+        $this->artisan('linguator:restore', ['file' => "$folder/kept.sqlite"])->assertSuccessful();
+        expect($this->getJson('/api/v1/practice')->json('games'))->toBe([]);
     });
 });

@@ -1,5 +1,8 @@
 import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, test } from './bench'
 
+// Each worker has a bench of its own, and none of these waits for another.
+test.describe.configure({ mode: 'parallel' })
+
 const SCREENS = [
   ['bench', '/'],
   ['shelf', '/shelf'],
@@ -21,6 +24,8 @@ const SCREENS = [
   ['live', '/signals/live'],
   ['formats', '/signals/formats'],
   ['find the fault', '/fault?rig=dunlin'],
+  ['dry bench', '/dry-bench?rig=mudlark'],
+  ['practice', '/practice'],
   ['logbook', '/logbook'],
   ['as it was', '/rigs/avocet/at/3'],
   ['timing', '/rigs/mudlark/timing'],
@@ -152,5 +157,24 @@ test('the sheet prints on at most two pages, A4 and Letter', async ({ page }) =>
     const pages = pdf.match(/\/Type\s*\/Page[^s]/g)?.length ?? 0
     expect(pages).toBeGreaterThan(0)
     expect(pages).toBeLessThanOrEqual(2)
+  }
+})
+
+test('a label prints on one page of its own size', async ({ page }) => {
+  for (const [size, width, height] of [
+    ['wide', 62, 29],
+    ['long', 36, 89],
+  ] as const) {
+    await page.goto(`/rigs/avocet/label?size=${size}`)
+    await expect(page.getByRole('heading', { name: 'Avocet' })).toBeVisible()
+    await expectAccessible(page)
+    const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1')
+    expect(pdf.match(/\/Type\s*\/Page[^s]/g)?.length).toBe(1)
+    const box = /\/MediaBox\s*\[\s*0\s+0\s+([\d.]+)\s+([\d.]+)/.exec(pdf)
+    // Points of 1/72 inch.
+    expect(Math.abs(Number(box?.[1]) - (width / 25.4) * 72)).toBeLessThan(2)
+    expect(Math.abs(Number(box?.[2]) - (height / 25.4) * 72)).toBeLessThan(2)
+    // Nothing of it is cut off.
+    expect(await page.locator('.label').evaluate((label) => label.scrollHeight - label.clientHeight)).toBeLessThanOrEqual(0)
   }
 })

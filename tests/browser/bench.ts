@@ -1,9 +1,12 @@
 import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test as base } from '@playwright/test'
+import { benchOf } from './benches'
 
-/** Every page of every test: asks no other host for anything, and throws no error. */
+/** Every page of every test: is one of its worker's own bench, asks no other host for anything, and throws no error. */
 export const test = base.extend<{ guarded: undefined }>({
+  // eslint-disable-next-line no-empty-pattern
+  baseURL: async ({}, use, info) => use(benchOf(info.parallelIndex)),
   guarded: [
     async ({ page, baseURL }, use) => {
       const foreign: string[] = []
@@ -43,16 +46,43 @@ export async function expectNoSidewaysScroll(page: Page): Promise<void> {
 export async function copyOf(page: Page, slug: string, name: string): Promise<string> {
   await page.goto('/')
   const text = readFileSync(`demo/rigs/${slug}.yaml`, 'utf8').replace(/^name: .*$/m, `name: ${name}`)
-  return page.evaluate(async (yaml) => {
-    const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '')
-    const response = await fetch('/api/v1/rigs/import', {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
-      body: JSON.stringify({ text: yaml }),
-    })
-    if (!response.ok) throw new Error(`not taken: ${response.status} ${await response.text()}`)
-    return `/rigs/${(await response.json()).slug}`
-  }, text)
+  return `/rigs/${await posted(page, '/rigs/import', { text })}`
+}
+
+/** A rig with nothing in it; its slug. */
+export async function newRig(page: Page, name: string): Promise<string> {
+  await page.goto('/')
+  return posted(page, '/rigs', { name, craft_kind: 'plane' })
+}
+
+/** Sends something with the page's own token; the slug of the rig that comes of it. */
+const posted = (page: Page, address: string, body: unknown): Promise<string> =>
+  page.evaluate(
+    async ({ address, body }) => {
+      const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '')
+      const response = await fetch(`/api/v1${address}`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
+        body: JSON.stringify(body),
+      })
+      if (!response.ok) throw new Error(`not taken: ${response.status} ${await response.text()}`)
+      return ((await response.json()) as { slug: string }).slug
+    },
+    { address, body },
+  )
+
+/** Types on the keyboard until the wanted element has the focus. */
+export async function tabTo(
+  page: Page,
+  name: string | RegExp,
+  role: 'button' | 'combobox' | 'link' | 'checkbox' | 'textbox' | 'radio' | 'searchbox',
+): Promise<void> {
+  const wanted = page.getByRole(role, { name }).first()
+  for (let k = 0; k < 140; k++) {
+    if (await wanted.evaluate((element) => element === document.activeElement)) return
+    await page.keyboard.press('Tab')
+  }
+  throw new Error(`Tab never reached ${role} ${String(name)}.`)
 }
 
 export { expect }

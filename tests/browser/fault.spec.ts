@@ -60,3 +60,39 @@ test('of a rig the search begins with what it knows of itself, at the phone size
   await page.goto(`${address}/history`)
   await expect(page.getByText(/Fault found: The lowest throttle is not below/).first()).toBeVisible()
 })
+
+test('what a setting mends is set with one button, and is in the history with what was seen', async ({ page }) => {
+  const address = await copyOf(page, 'dunlin', 'Ringed plover')
+  // From a finding, with what it tells.
+  await page.goto(`${address}/travel`)
+  await page.getByRole('link', { name: 'find the fault' }).first().click()
+  await expect(page).toHaveURL(/\/fault\?rig=[a-z-]+$/)
+  await expect(page.getByRole('region', { name: 'Seen so far' })).toBeVisible()
+  const question = page.getByRole('region', { name: 'What to look at' })
+  const mend = page.getByRole('heading', { name: "The lowest throttle is not below the controller's low threshold." })
+  await page.goto(`/fault?rig=${address.split('/').pop() ?? ''}`)
+  await page.getByRole('button', { name: 'Not so: Where do the centred sticks rest?' }).click()
+  await page.getByRole('button', { name: 'Not so: How far do the values go?' }).click()
+  for (let k = 0; k < 30 && !(await mend.isVisible()); k++) {
+    const asks = (await question.getByRole('heading', { level: 2 }).first().textContent()) ?? ''
+    await question.getByRole('button', { name: 'I cannot do this here' }).click()
+    await expect(question.getByRole('heading', { level: 2 }).first()).not.toHaveText(asks)
+  }
+  await question.getByRole('button', { name: /Enter the computed ends and sub-trim/ }).click()
+  await expect(question.getByRole('status').first()).toContainText('Set: Enter the computed ends')
+  await expect(question.getByRole('link', { name: 'Set it on the step travel' })).toBeVisible()
+  await page.goto(`${address}/history`)
+  await expect(page.getByText(/Ends and sub-trim entered for channel/).first()).toBeVisible()
+})
+
+test('a capture from the desk is evidence, and says what it shows', async ({ page }) => {
+  const address = await copyOf(page, 'dunlin', 'Little ringed')
+  await page.goto(`/fault?rig=${address.split('/').pop() ?? ''}`)
+  await page.getByLabel(/A capture at the receiver/).selectOption({ index: 1 })
+  await page.getByRole('button', { name: 'Take as evidence' }).click()
+  const seen = page.getByRole('region', { name: 'Seen so far' })
+  await expect(seen).toContainText('What does a capture at the receiver')
+  await expect(seen).toContainText(/The capture ".+" is/)
+  await page.reload()
+  await expect(seen).toContainText(/The capture ".+" is/)
+})

@@ -1,15 +1,4 @@
-import type { Page } from '@playwright/test'
-import { expect, expectAccessible, expectNoSidewaysScroll, test } from './bench'
-
-/** Types on the keyboard until the wanted element has the focus. */
-async function tabTo(page: Page, name: string | RegExp, role: 'button' | 'combobox' | 'link' | 'checkbox' | 'textbox' | 'radio'): Promise<void> {
-  const wanted = page.getByRole(role, { name }).first()
-  for (let k = 0; k < 120; k++) {
-    if (await wanted.evaluate((element) => element === document.activeElement)) return
-    await page.keyboard.press('Tab')
-  }
-  throw new Error(`Tab never reached ${role} ${String(name)}.`)
-}
+import { expect, expectAccessible, expectNoSidewaysScroll, tabTo, test } from './bench'
 
 test('from the bench to a printed sheet by keyboard alone', async ({ page }) => {
   await page.goto('/')

@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ReadCapture;
 use App\Http\Answer;
+use App\Http\RequestDocument;
+use App\Models\Capture;
 use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Linguator\Core\Bench\CaptureSymptoms;
 use Linguator\Core\Bench\KnownFaults;
 use Linguator\Core\Bench\RigSymptoms;
+use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Plain;
 
 /** What is known of faults, and what a rig says of itself when one is looked for. */
@@ -21,8 +27,15 @@ final readonly class DiagnosisController
 
     public function symptoms(Rig $rig): JsonResponse
     {
-        $symptoms = new RigSymptoms($rig->whole());
+        return Answer::json(Plain::of((new RigSymptoms($rig->whole()))->shown()));
+    }
 
-        return Answer::json(Plain::of((object) ['name' => $rig->whole()->name(), 'parts' => $symptoms->parts(), 'symptoms' => $symptoms->all()]));
+    /** What a capture on the desk answers, made at the output of the craft's receiver. */
+    public function capture(Request $request, Rig $rig, ReadCapture $read): JsonResponse
+    {
+        $capture = Capture::query()->find(RequestDocument::of($request)->int('capture')) ?? throw DocumentError::at('capture', 'There is no such capture on the desk.', 'no_such_capture');
+        $symptoms = (new CaptureSymptoms($rig->whole()))->of($read->decode($capture, new \stdClass), $capture->name);
+
+        return Answer::json(Plain::of((object) ['symptoms' => $symptoms]));
     }
 }

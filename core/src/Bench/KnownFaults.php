@@ -6,6 +6,7 @@ namespace Linguator\Core\Bench;
 
 use Linguator\Core\Diagnosis\FaultTest;
 use Linguator\Core\Diagnosis\Knowledge;
+use Linguator\Core\Document\DataFile;
 
 /** Causes and tests in words, for a screen that asks for one test after the other. */
 final readonly class KnownFaults implements \JsonSerializable
@@ -18,6 +19,6 @@ final readonly class KnownFaults implements \JsonSerializable
             'outcomes' => array_map(static fn (string $id, string $words): Choice => new Choice($id, $words), array_map(strval(...), array_keys($test->outcomes)), array_values($test->outcomes)),
         ], array_values($known->tests));
 
-        return (object) ['tests' => $tests, 'causes' => array_map($known->remedy(...), [...array_keys($known->causes), Knowledge::SOMETHING_ELSE])];
+        return (object) ['tests' => $tests, 'findings' => DataFile::read('diagnosis/findings.yaml'), 'causes' => array_map($known->remedy(...), [...array_keys($known->causes), Knowledge::SOMETHING_ELSE])];
     }
 }

@@ -8,6 +8,7 @@ use Linguator\Core\Channel\Letter;
 use Linguator\Core\Diagnosis\Measured;
 use Linguator\Core\Diagnosis\Parts;
 use Linguator\Core\Document\Node;
+use Linguator\Core\DryBench\Probe;
 use Linguator\Core\Failsafe\FailsafeHop;
 use Linguator\Core\Failsafe\Shown;
 use Linguator\Core\Quantity\Pulse;
@@ -31,7 +32,13 @@ final readonly class RigSymptoms
 
     public function parts(): Parts
     {
-        return new Parts($this->rig->boxes->modules() !== [], count($this->rig->boxes->hops()) > 1);
+        return Probe::partsOf($this->rig);
+    }
+
+    /** All of it, as a screen gets it. */
+    public function shown(): \stdClass
+    {
+        return (object) ['name' => $this->rig->name(), 'parts' => $this->parts(), 'symptoms' => $this->all(), 'mends' => (new RigMends($this->rig))->all()];
     }
 
     /** @return list<Symptom> */

@@ -21,7 +21,8 @@ final class AirJoiner
 {
     private const TRANSIT_MS = 1.0;
 
-    private const UNKNOWN_PERIOD_MS = 14.0;
+    /** Of a family whose cards tell no period, ms. */
+    public const UNKNOWN_PERIOD_MS = 14.0;
 
     private const EPSILON = 1e-9;
 

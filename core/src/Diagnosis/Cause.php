@@ -13,7 +13,8 @@ final readonly class Cause
      * @param  string  $prove  The test that proves it mended.
      * @param  array<string, array<string, float>>  $likelihoods  By test and outcome; of each test they sum to 1.
      * @param  list<string>  $touches  Tests that show something else than when all is well.
-     * @param  string|null  $needs  A part that the chain must have: `module` or `relay`.
+     * @param  string|null  $needs  A part that the chain must have: `module`, `relay` or `controller`.
+     * @param  string|null  $step  The step of a rig where it is set; null: it is no setting.
      */
     public function __construct(
         public string $id,
@@ -24,6 +25,7 @@ final readonly class Cause
         public array $likelihoods,
         public array $touches,
         public ?string $needs,
+        public ?string $step,
     ) {
     }
 

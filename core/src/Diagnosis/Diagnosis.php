@@ -8,7 +8,7 @@ namespace Linguator\Core\Diagnosis;
  * Which causes are still possible after what was seen, and what to look at next (rules D): Bayes over the causes' weights and the likelihoods
  * of what was seen, the next test by expected bits a minute.
  */
-final readonly class Diagnosis
+final class Diagnosis
 {
     /** So sure is sure enough to mend. */
     private const SURE = 0.9;
@@ -23,26 +23,39 @@ final readonly class Diagnosis
     private const FITS = 0.3;
 
     /** @var array<string, Observation> By test; the last counts. */
-    private array $seen;
+    private readonly array $seen;
+
+    private readonly Weights $weights;
+
+    // What is asked twice of what does not change; false: not worked out yet.
+    private NextTest|false|null $next = false;
 
     /**
      * @param  list<Observation>  $seen  In any order; of a test told twice the last counts, and what was measured goes before what was told.
      * @param  bool  $allowRisk  The precautions are taken.
      * @param  list<string>  $fixed  Causes mended already.
+     * @param  list<string>  $impossible  Causes that this chain cannot have, beside what its parts rule out.
      */
-    public function __construct(private Knowledge $knowledge, array $seen, private Parts $parts = new Parts, private bool $allowRisk = false, private array $fixed = [])
-    {
+    public function __construct(
+        private readonly Knowledge $knowledge,
+        array $seen,
+        private readonly Parts $parts = new Parts,
+        private readonly bool $allowRisk = false,
+        private readonly array $fixed = [],
+        private readonly array $impossible = [],
+    ) {
         $last = [];
         foreach ([...array_filter($seen, static fn (Observation $one): bool => ! $one->isMeasured), ...array_filter($seen, static fn (Observation $one): bool => $one->isMeasured)] as $one) {
             $last[$one->test] = $one;
         }
         $this->seen = $last;
+        $this->weights = $this->weigh();
     }
 
     /** @return non-empty-list<Suspect> The likeliest first. */
     public function suspects(): array
     {
-        $shares = $this->weights()->shares();
+        $shares = $this->weights->shares();
         $suspects = array_map(fn (string $cause, float $p): Suspect => new Suspect($cause, $p, $this->because($cause)), array_keys($shares), $shares);
         usort($suspects, static fn (Suspect $a, Suspect $b): int => $b->p <=> $a->p ?: $a->cause <=> $b->cause);
 
@@ -52,6 +65,16 @@ final readonly class Diagnosis
 
     /** The best test that is left; null: none is worth its time. */
     public function next(): ?NextTest
+    {
+        return $this->next === false ? $this->next = $this->best() : $this->next;
+    }
+
+    public function isDone(): bool
+    {
+        return $this->isSure() || $this->next() === null;
+    }
+
+    private function best(): ?NextTest
     {
         $best = null;
         foreach ($this->open() as $test) {
@@ -67,25 +90,31 @@ final readonly class Diagnosis
     /** Sure enough to mend. */
     public function isSure(): bool
     {
-        return $this->suspects()[0]->p >= self::SURE;
-    }
-
-    public function isDone(): bool
-    {
-        return $this->isSure() || $this->next() === null;
+        return max([0.0, ...$this->weights->shares()]) >= self::SURE;
     }
 
     /** The expected drop of entropy (bits) if this test were made now. */
     public function gainOf(FaultTest $test): float
     {
-        $weights = $this->weights();
         $after = 0.0;
         foreach (array_keys($test->outcomes) as $outcome) {
-            $then = $weights->after(new Observation($test->id, (string) $outcome));
-            $after += $then->sum() / $weights->sum() * $then->entropy();
+            $then = $this->weights->after(new Observation($test->id, (string) $outcome));
+            $after += $then->sum() / $this->weights->sum() * $then->entropy();
         }
 
-        return $weights->entropy() - $after;
+        return $this->weights->entropy() - $after;
+    }
+
+    /** How likely a test shows this, after what was seen. */
+    public function chanceOf(FaultTest $test, string $outcome): float
+    {
+        return $this->weights->after(new Observation($test->id, $outcome))->sum() / $this->weights->sum();
+    }
+
+    /** The same once this was seen too. */
+    public function after(Observation $one): self
+    {
+        return new self($this->knowledge, [...array_values($this->seen), $one], $this->parts, $this->allowRisk, $this->fixed, $this->impossible);
     }
 
     /** @return \Generator<FaultTest> Tests that this chain can have, that were not made, and that may be made. */
@@ -99,10 +128,10 @@ final readonly class Diagnosis
     }
 
     /** Prior times what was seen. */
-    private function weights(): Weights
+    private function weigh(): Weights
     {
         $weights = Weights::before($this->knowledge, fn (string $cause): float => match (true) {
-            ! $this->parts->have($this->knowledge->causes[$cause]->needs ?? null) => 0.0,
+            in_array($cause, $this->impossible, true), ! $this->parts->have($this->knowledge->causes[$cause]->needs ?? null) => 0.0,
             in_array($cause, $this->fixed, true) => self::MENDED,
             default => 1.0,
         });

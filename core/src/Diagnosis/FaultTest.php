@@ -13,7 +13,7 @@ final readonly class FaultTest
      * @param  string|null  $risk  The precaution it needs; null: nothing turns and nothing is live.
      * @param  string  $sound  What it shows when nothing is wrong with what it looks at.
      * @param  array<string, string>  $outcomes  In words, by id.
-     * @param  string|null  $needs  A part that the chain must have: `module` or `relay`.
+     * @param  string|null  $needs  A part that the chain must have: `module`, `relay` or `controller`.
      */
     public function __construct(
         public string $id,

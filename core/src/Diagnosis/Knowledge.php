@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Diagnosis;
 
+use Linguator\Core\Document\DataFile;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
-use Linguator\Core\Document\Yaml;
 
 /** What is known of faults: causes and tests as practitioners write them down (core/data/diagnosis), checked while they are read. */
 final class Knowledge
@@ -31,16 +31,17 @@ final class Knowledge
 
     public static function shipped(): self
     {
-        return self::$shipped ??= self::of(self::file('tests'), self::file('causes'));
+        return self::$shipped ??= self::of(self::file('tests'), self::file('causes'), new Node(self::groups()));
     }
 
     /**
      * @param  list<Node>  $tests
      * @param  list<Node>  $causes
+     * @param  Node  $groups  What causes have in common, by name.
      *
      * @throws DocumentError naming the entry that cannot be meant.
      */
-    public static function of(array $tests, array $causes): self
+    public static function of(array $tests, array $causes, Node $groups = new Node(new \stdClass)): self
     {
         $read = [];
         foreach ($tests as $entry) {
@@ -48,7 +49,7 @@ final class Knowledge
         }
         $known = [];
         foreach ($causes as $entry) {
-            $known[$entry->text('id')] = self::cause($entry, $read);
+            $known[$entry->text('id')] = self::cause($entry, $read, $groups);
         }
 
         return new self($read, $known);
@@ -60,8 +61,8 @@ final class Knowledge
         $known = $this->causes[$cause] ?? null;
 
         return match (true) {
-            $known !== null => new Remedy($known->id, $known->says, $known->fix, $known->prove),
-            $cause === self::SOMETHING_ELSE => new Remedy($cause, 'Something else.', 'Take the chain apart and put it together again box by box, looking after each.', 'values_moving'),
+            $known !== null => new Remedy($known->id, $known->says, $known->fix, $known->prove, $known->step),
+            $cause === self::SOMETHING_ELSE => new Remedy($cause, 'Something else.', 'Take the chain apart and put it together again box by box, looking after each.', 'values_moving', null),
             default => null,
         };
     }
@@ -87,10 +88,14 @@ final class Knowledge
     }
 
     /** @param  array<string, FaultTest>  $tests */
-    private static function cause(Node $entry, array $tests): Cause
+    private static function cause(Node $entry, array $tests, Node $groups): Cause
     {
         $id = $entry->text('id');
-        $shows = $entry->get('shows') instanceof \stdClass ? get_object_vars($entry->get('shows')) : [];
+        $like = $entry->textOrNull('like');
+        if ($like !== null && ! $groups->has($like)) {
+            throw DocumentError::at($id, "$id is like \"$like\", which there is not.", 'no_such_group');
+        }
+        $shows = get_object_vars($entry->node('shows')->value ?? new \stdClass) + ($like === null ? [] : get_object_vars($groups->node($like)->value ?? new \stdClass));
         foreach ([...array_keys($shows), $entry->text('prove')] as $test) {
             if (! isset($tests[$test])) {
                 throw DocumentError::at($id, "$id names the test $test, which there is not.", 'no_such_test');
@@ -98,7 +103,7 @@ final class Knowledge
         }
         $likelihoods = array_map(static fn (FaultTest $test): array => self::shares($id, $test, $shows[$test->id] ?? $test->sound), $tests);
 
-        return new Cause($id, $entry->text('says'), $entry->number('weight'), $entry->text('fix'), $entry->text('prove'), $likelihoods, array_keys($shows), $entry->textOrNull('needs'));
+        return new Cause($id, $entry->text('says'), $entry->number('weight'), $entry->text('fix'), $entry->text('prove'), $likelihoods, array_keys($shows), $entry->textOrNull('needs'), $entry->textOrNull('step'));
     }
 
     /** @return array<string, float> By outcome, summing to 1: what is named takes 0.97 in its proportions, the others share the rest. */
@@ -121,10 +126,18 @@ final class Knowledge
         return $shares;
     }
 
+    private static function groups(): \stdClass
+    {
+        $groups = DataFile::read('diagnosis/groups.yaml');
+        assert($groups instanceof \stdClass);
+
+        return $groups;
+    }
+
     /** @return list<Node> */
     private static function file(string $name): array
     {
-        $list = Yaml::decodeAll((string) file_get_contents(dirname(__DIR__, 2)."/data/diagnosis/$name.yaml"))[0]['value'];
+        $list = DataFile::read("diagnosis/$name.yaml");
 
         return array_map(static fn (mixed $entry): Node => new Node($entry instanceof \stdClass ? $entry : new \stdClass), array_values(is_array($list) ? $list : []));
     }

@@ -7,7 +7,7 @@ namespace Linguator\Core\Diagnosis;
 /** What is in the chain: it decides which causes and tests there can be. */
 final readonly class Parts
 {
-    public function __construct(public bool $module = true, public bool $relay = true)
+    public function __construct(public bool $module = true, public bool $relay = true, public bool $controller = true)
     {
     }
 
@@ -16,6 +16,7 @@ final readonly class Parts
         return match ($part) {
             'module' => $this->module,
             'relay' => $this->relay,
+            'controller' => $this->controller,
             default => true,
         };
     }

@@ -143,6 +143,12 @@ final class FailsafeHop
         return $shown === null ? $this->leadOnCard() : ($shown === Shown::Holds ? InputLoss::Holds : InputLoss::Stops);
     }
 
+    /** Whether what sends goes on by itself where the handset is off: its receiver hears nothing wrong. */
+    public function goesOnSending(): bool
+    {
+        return $this->sendersOwn() === InputLoss::Holds;
+    }
+
     private function leadOnCard(): ?InputLoss
     {
         $sender = $this->sender();

@@ -11,7 +11,7 @@ enum Code: string
 
     /** A radio that cannot be switched off beside a module. */
     case M1 = 'M1';
-    /** Frames come faster than the reader takes them, or that is not known. */
+    /** A pulse train without room for its gap. */
     case M2 = 'M2';
     /** The line is the other way up. */
     case M3 = 'M3';
@@ -21,7 +21,7 @@ enum Code: string
     case M5 = 'M5';
     /** A channel the link keeps for itself is used for something else. */
     case M6 = 'M6';
-    /** A pulse train without room for its gap. */
+    /** Frames come faster than the reader takes them, or that is not known. */
     case M7 = 'M7';
     /** Firmware generations differ. */
     case M8 = 'M8';

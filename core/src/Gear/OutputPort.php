@@ -65,6 +65,24 @@ final readonly class OutputPort
         return $this->format->id === 'pwm';
     }
 
+    /**
+     * Where pins can be set to any channel, those beyond its pins take the free ones.
+     *
+     * @param  list<int>  $channels  Those in use.
+     * @return array<int, int> Pin by channel, of those on another pin than their own.
+     */
+    public function pinsFor(array $channels): array
+    {
+        if (! $this->remappable || $this->pins === null) {
+            return [];
+        }
+        $free = array_values(array_diff(range(1, $this->pins), $channels));
+        $beyond = array_values(array_filter($channels, fn (int $channel): bool => $channel > $this->pins));
+        sort($beyond);
+
+        return array_combine(array_slice($beyond, 0, count($free)), array_slice($free, 0, count($beyond)));
+    }
+
     /** Whether a throttle plug has a place here: any pin by choice, a pin marked T, or at least four unmarked ones. */
     public function hasThrottlePin(): bool
     {

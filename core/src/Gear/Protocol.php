@@ -58,4 +58,22 @@ final readonly class Protocol
 
         return array_map(self::fromNode(...), $protocols, array_keys($protocols));
     }
+
+    /**
+     * Of several the one that `family/variant` means; else the first of its family. Null: the family is not among them.
+     *
+     * @param  list<self>  $protocols
+     */
+    public static function named(string $via, array $protocols): ?self
+    {
+        [$family, $variant] = explode('/', $via, 2) + [1 => null];
+        $ofFamily = array_values(array_filter($protocols, static fn (self $protocol): bool => $protocol->family === $family));
+        foreach ($ofFamily as $protocol) {
+            if ($protocol->variant === $variant) {
+                return $protocol;
+            }
+        }
+
+        return $ofFamily[0] ?? null;
+    }
 }

@@ -32,6 +32,19 @@ final class Steps
         return round($value, self::DUST_DIGITS) + 0.0;
     }
 
+    /**
+     * What lies between values that stand evenly from −100 to 100 %, straight from each to the next.
+     *
+     * @param  non-empty-list<float>  $values
+     */
+    public static function between(array $values, float $percent): float
+    {
+        $at = max(0.0, min(1.0, ($percent + 100) / 200)) * (count($values) - 1);
+        $below = (int) floor($at);
+
+        return self::clean($values[$below] + ($at - $below) * (($values[$below + 1] ?? $values[$below]) - $values[$below]));
+    }
+
     /** A time in µs as ms; what is not known stays so. */
     public static function msOf(?float $us): ?float
     {

@@ -7,6 +7,7 @@ namespace Linguator\Core\Rig;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
 use Linguator\Core\Travel\ChannelSettings;
+use Linguator\Core\Travel\Gimbal;
 use Linguator\Core\Travel\Reading;
 
 /** What a rig has recorded of one handset channel: what is set, and what was read. */
@@ -56,10 +57,32 @@ final readonly class ChannelRecord
         return $this->ends() ?? Reading::usual();
     }
 
+    /**
+     * What it sends where a control stands at this share of its way, µs: through the ends as recorded, straight on each side; else through what
+     * its settings make of the handset's scale.
+     *
+     * @param  float  $share  −1 at the low end of the control, 1 at its high end, before the channel's own direction.
+     */
+    public function at(float $share): float
+    {
+        $now = $this->now();
+        $ends = $this->ends();
+
+        return $ends === null
+            ? Gimbal::nominal($this->rig->handset()->travel(), $this->rig->handset()->scale())->at($now, $share)
+            : $ends->at($now->reversed ? -$share : $share);
+    }
+
     /** Of the input, %; below 0 it reverses. */
     public function inputWeight(): float
     {
         return $this->settings->numberOrNull('weight') ?? self::DEFAULT_PCT;
+    }
+
+    /** Added to the input, %. */
+    public function offset(): float
+    {
+        return $this->settings->numberOrNull('offset') ?? 0.0;
     }
 
     /** Of the mix, %; below 0 it reverses. */

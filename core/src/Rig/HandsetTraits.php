@@ -20,7 +20,7 @@ final readonly class HandsetTraits
 
     private Node $card;
 
-    public function __construct(RigDocument $rig)
+    public function __construct(private RigDocument $rig)
     {
         $this->card = $rig->boxes->handset() === null ? new Node(new \stdClass) : $rig->cards[0]->node();
     }
@@ -61,6 +61,12 @@ final readonly class HandsetTraits
     public function auxFrom(): int
     {
         return $this->card->intOrNull('aux_from') ?? self::USUAL_AUX_FROM;
+    }
+
+    /** Where the four main controls sit, 1 to 4: as set in this rig, else the card's; null: not known. */
+    public function stickMode(): ?int
+    {
+        return $this->rig->settings()->intOrNull('stick_mode') ?? $this->card->node('sticks')?->intOrNull('mode');
     }
 
     /** @return list<HandsetSwitch> */

@@ -112,14 +112,10 @@ final readonly class RigChain
         if ($joint !== null || ! $receiver instanceof Receiver) {
             return $joint?->sent;
         }
-        $via = explode('/', $this->rig->recordedVia($module->id, $receiver->id) ?? '');
         $heard = array_map(static fn (Protocol $protocol): string => $protocol->family, $receiver->protocols);
         $shared = array_values(array_filter($module->radio->protocols, static fn (Protocol $protocol): bool => in_array($protocol->family, $heard, true)));
-        $like = static fn (\Closure $fits): ?Protocol => array_values(array_filter($shared, $fits))[0] ?? null;
 
-        return $like(static fn (Protocol $p): bool => $p->family === $via[0] && $p->variant === ($via[1] ?? null))
-            ?? $like(static fn (Protocol $p): bool => $p->family === $via[0])
-            ?? $shared[0] ?? null;
+        return Protocol::named($this->rig->recordedVia($module->id, $receiver->id) ?? '', $shared) ?? $shared[0] ?? null;
     }
 
     /** @return array<string, string> Channel modes in which links are bound, by `from/to`. */

@@ -50,6 +50,12 @@ final class RigDocument
         return new self($document, $cards, new Boxes(array_map(static fn (GearCard $card): Box => $card->box(), $cards)), $log);
     }
 
+    /** The same boxes, set up otherwise: only what stands beside `chain` may differ. */
+    public function withSameChain(\stdClass $document): self
+    {
+        return new self($document, $this->cards, $this->boxes, $this->log);
+    }
+
     public static function blank(string $name, string $craftKind): \stdClass
     {
         return (object) [
@@ -142,7 +148,7 @@ final class RigDocument
     {
         $entries = $this->settings()->nodes('switches');
 
-        return $this->switches ??= array_map(fn (Node $entry, int $position): SwitchSetting => new SwitchSetting($entry, $position, $this->handset(), (new ChannelRecord($this, $entry->int('channel')))->now()), $entries, array_keys($entries));
+        return $this->switches ??= array_map(fn (Node $entry, int $position): SwitchSetting => new SwitchSetting($entry, $position, $this->handset(), new ChannelRecord($this, $entry->int('channel'))), $entries, array_keys($entries));
     }
 
     public function switchOf(string $function): ?SwitchSetting
@@ -162,6 +168,18 @@ final class RigDocument
         $entries = $this->settings()->nodes('windows');
 
         return array_map(WindowSetting::fromNode(...), $entries, array_keys($entries));
+    }
+
+    /** The first window of this name; null: there is none. */
+    public function window(string $name): ?WindowSetting
+    {
+        foreach ($this->windows() as $entry) {
+            if ($entry->window->name === $name) {
+                return $entry;
+            }
+        }
+
+        return null;
     }
 
     /**

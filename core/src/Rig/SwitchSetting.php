@@ -7,9 +7,9 @@ namespace Linguator\Core\Rig;
 use Linguator\Core\Document\Node;
 use Linguator\Core\Gear\HandsetSwitch;
 use Linguator\Core\Quantity\Scale;
+use Linguator\Core\Quantity\Steps;
 use Linguator\Core\Switching\SwitchLevels;
 use Linguator\Core\Travel\ChannelSettings;
-use Linguator\Core\Travel\Gimbal;
 
 /** A function on a switch, slider or knob of the handset, as a rig has it set; and the one answer to what its positions send. */
 final readonly class SwitchSetting
@@ -45,17 +45,17 @@ final readonly class SwitchSetting
 
     /**
      * @param  int  $position  Its place in the rig's list, from 0.
-     * @param  ChannelSettings  $channelSet  What is set for its channel.
+     * @param  ChannelRecord  $record  What is recorded of its channel.
      */
-    public function __construct(private Node $entry, public int $position, private HandsetTraits $handset, private ChannelSettings $channelSet)
+    public function __construct(private Node $entry, public int $position, private HandsetTraits $handset, private ChannelRecord $record)
     {
         $this->function = $entry->text('function');
         $this->channel = $entry->int('channel');
         $this->switchId = $entry->textOrNull('switch');
         $this->switch = $this->switchId === null ? null : $handset->switch($this->switchId);
         $this->powerUp = $entry->intOrNull('power_up') ?? 1;
-        $this->weight = $entry->number('weight', 100.0);
-        $this->offset = $entry->number('offset', 0.0);
+        $this->weight = $entry->numberOrNull('weight') ?? $record->inputWeight();
+        $this->offset = $entry->numberOrNull('offset') ?? $record->offset();
         $this->curve = $entry->numbersOrNull('curve');
         $this->measured = $entry->numbersOrNull('levels_us');
     }
@@ -68,7 +68,7 @@ final readonly class SwitchSetting
     /** What is set for its channel. */
     public function set(): ChannelSettings
     {
-        return $this->channelSet;
+        return $this->record->now();
     }
 
     /** The handset's. */
@@ -84,9 +84,28 @@ final readonly class SwitchSetting
             return SwitchLevels::measured($this->handset->scale(), $this->measured);
         }
 
-        $levels = SwitchLevels::of($this->handset->scale(), $this->handset->maxPct(), $this->positions(), $this->weight, $this->offset, $this->curve);
+        return SwitchLevels::of($this->handset->scale(), $this->handset->maxPct(), $this->positions(), $this->weight, $this->offset, $this->curve)->through($this->sent(...));
+    }
 
-        return $levels->through(fn (float $share): float => Gimbal::nominal($this->handset->travel(), $this->handset->scale())->at($this->channelSet, $share));
+    /**
+     * What a slider or knob sends in between, µs; levels that were read, and the points of a curve, stand evenly along its way.
+     *
+     * @param  float  $percent  −100 at its low end, 100 at its high end.
+     */
+    public function slidTo(float $percent): float
+    {
+        if ($this->measured !== null && count($this->measured) >= 2) {
+            return Steps::between($this->measured, $percent);
+        }
+        $out = $this->curve !== null && count($this->curve) >= 2 ? Steps::between($this->curve, $percent) : $percent;
+
+        return Steps::clean($this->sent(max(-$this->handset->maxPct(), min($this->handset->maxPct(), $this->weight * $out / 100 + $this->offset)) / 100));
+    }
+
+    /** Through ends, sub-trim and direction of the channel, as a stick; a mix of negative weight turns it round too. */
+    private function sent(float $share): float
+    {
+        return $this->record->at($this->record->mixWeight() < 0 ? -$share : $share);
     }
 
     /** What it sends in its power-up position, µs. */

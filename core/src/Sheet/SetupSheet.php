@@ -116,7 +116,7 @@ final readonly class SetupSheet
     /** @return list<SheetRow> */
     private function handset(Handset $handset): array
     {
-        $mode = $this->stickMode();
+        $mode = $this->rig->handset()->stickMode();
         $order = $this->rig->handsetOrder();
 
         return [
@@ -156,13 +156,6 @@ final readonly class SetupSheet
         }
 
         return $rows;
-    }
-
-    private function stickMode(): ?int
-    {
-        $card = $this->rig->cards[0] ?? null;
-
-        return $this->rig->settings()->intOrNull('stick_mode') ?? $card?->node()->node('sticks')?->intOrNull('mode');
     }
 
     private function wire(Wire $wire): SheetSection

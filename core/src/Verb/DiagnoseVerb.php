@@ -36,7 +36,7 @@ final class DiagnoseVerb implements Verb
         $diagnosis = new Diagnosis(
             $knowledge,
             [...self::told($node, $knowledge), ...($measured === null ? [] : Measured::observations($measured))],
-            new Parts($parts?->flagOrNull('module') ?? true, $parts?->flagOrNull('relay') ?? true),
+            new Parts($parts?->flagOrNull('module') ?? true, $parts?->flagOrNull('relay') ?? true, $parts?->flagOrNull('controller') ?? true),
             $node->flag('allow_risk'),
             $node->texts('fixed'),
         );

@@ -7,19 +7,16 @@ namespace Linguator\Core\Verb;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
 use Linguator\Core\Document\Schemas;
+use Linguator\Core\Format\ChannelFrames;
 use Linguator\Core\Format\Encoder;
 use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\Formats;
 use Linguator\Core\Format\Frame;
-use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Quantity\Steps;
 
 /** Which bytes carry these channel values? */
 final readonly class EncodeVerb implements Verb
 {
-    /** A digital channel is on above this, µs. */
-    private const ON_ABOVE_US = Pulse::CENTRE_US;
-
     public function __construct(private Formats $formats, private Schemas $schemas)
     {
     }
@@ -83,30 +80,10 @@ final readonly class EncodeVerb implements Verb
         if ($told > $most) {
             throw DocumentError::at("frames.$k.".(count($raw ?? []) > $most ? 'raw' : 'us'), "Found $told values; $card->id carries at most $most.", 'too_many_channels');
         }
-        $value = static fn (int $channel): float => isset($raw[$channel - 1]) ? $card->scale->us((int) $raw[$channel - 1]) : ($us[$channel - 1] ?? self::ON_ABOVE_US);
-        $counts = [];
-        for ($channel = 1; $channel <= self::sent($card, $told); $channel++) {
-            $counts[$channel] = isset($raw[$channel - 1]) ? $card->scale->clip((int) $raw[$channel - 1]) : $card->scale->count($value($channel));
-        }
-        $flags = self::flags($frame);
-        for ($k = 1; $k <= $card->digitalChannels(); $k++) {
-            $flags["digital_$k"] = $value($card->mostChannels + $k) > self::ON_ABOVE_US;
-        }
+        $counts = array_map(intval(...), $raw ?? []);
         $values = array_filter(['rssi' => $frame->intOrNull('rssi') ?? $rssi], is_int(...));
-        $inFrame = $card->channelPart()->node->intOrNull('in_frame') ?? count($counts);
 
-        return array_map(static fn (array $part): Frame => new Frame($part, $flags, $values), array_chunk($counts, max(1, $inFrame), true));
-    }
-
-    /** How many channels go out: all of a fixed frame, whole frames of an alternating one, or as many as were told. */
-    private static function sent(FormatCard $card, int $told): int
-    {
-        $inFrame = $card->channelPart()->node->intOrNull('in_frame');
-        if ($inFrame !== null) {
-            return min($card->mostChannels, $inFrame * max(1, (int) ceil($told / $inFrame)));
-        }
-
-        return max($card->fewestChannels, min($card->mostChannels, $told));
+        return ChannelFrames::of($card, $us ?? [], $counts)->frames([...self::flags($frame), ...ChannelFrames::digital($card, $us ?? [], $counts)], $values);
     }
 
     /** @return array<string, bool> */

@@ -26,7 +26,7 @@ final readonly class Verbs
         'order' => OrderVerb::class, 'movement' => MovementVerb::class, 'plan' => PlanVerb::class, 'power' => PowerVerb::class,
         'tune' => TuneVerb::class, 'thresholds' => ThresholdsVerb::class, 'switch' => SwitchVerb::class, 'rates' => RatesVerb::class, 'percent' => PercentVerb::class,
         'pulse-train' => PulseTrainVerb::class, 'latency' => LatencyVerb::class, 'range' => RangeVerb::class, 'bind-ladder' => BindLadderVerb::class,
-        'diagnose' => DiagnoseVerb::class,
+        'diagnose' => DiagnoseVerb::class, 'simulate' => SimulateVerb::class, 'probe' => ProbeVerb::class,
         'failsafe' => FailsafeVerb::class, 'readiness' => ReadinessVerb::class, 'encode' => EncodeVerb::class, self::DECODE => DecodeVerb::class,
     ];
 
@@ -62,6 +62,8 @@ final readonly class Verbs
     {
         return match ($class) {
             EncodeVerb::class => new EncodeVerb($this->services->formats, $this->schemas),
+            SimulateVerb::class => new SimulateVerb($this->services->formats),
+            ProbeVerb::class => new ProbeVerb($this->services->formats),
             DecodeVerb::class => new DecodeVerb($this->services->formats, $this->schemas, $this->services->capture),
             default => new $class,
         };

@@ -1,10 +1,14 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Finding } from '@/api/generated/finding'
+import FaultLink from './FaultLink.vue'
 
 export interface FindingLineProps {
   finding: Finding
 }
-defineProps<FindingLineProps>()
+const props = defineProps<FindingLineProps>()
+/** What must be mended may come from somewhere else than where it was found. */
+const isSearched = computed(() => props.finding.severity === 'stop' || props.finding.severity === 'fix')
 const WORDS = { note: 'Note', check: 'Check', fix: 'Mend', stop: 'Stop' } as const
 </script>
 
@@ -14,6 +18,7 @@ const WORDS = { note: 'Note', check: 'Check', fix: 'Mend', stop: 'Stop' } as con
     <span v-if="finding.found && finding.expected" class="numbers value">{{ finding.found }}, expected {{ finding.expected }}.</span>
     <span v-if="finding.why" class="muted">{{ finding.why }}</span>
     <span v-if="finding.change">{{ ' ' + finding.change }}</span>
+    <FaultLink v-if="isSearched" :finding="finding.code" />
     <span class="code value" :title="`Rule ${finding.code}`">{{ finding.code }}</span>
   </p>
 </template>

@@ -9,7 +9,11 @@ const TESTS = [
   { id: 'light', asks: 'Is it on?', how: 'Look.', minutes: 1, risk: null, needs: null, outcomes: [{ key: 'on', title: 'it is' }] },
   { id: 'ends', asks: 'How far?', how: 'Read.', minutes: 2, risk: null, needs: null, outcomes: [{ key: 'full', title: 'all the way' }] },
 ]
-const SYMPTOMS = { name: 'Wren', parts: { module: true, relay: false }, symptoms: [{ test: 'ends', outcome: 'full', from: 'Read.' }] }
+const SYMPTOMS = {
+  name: 'Wren',
+  parts: { module: true, relay: false, controller: true },
+  symptoms: [{ test: 'ends', outcome: 'full', from: 'Read.' }],
+}
 
 beforeEach(() => {
   sessionStorage.clear()
@@ -51,7 +55,7 @@ describe('a search for a fault', () => {
     const { search, last } = await searching('wren')
     expect(await last()).toEqual({
       evidence: [{ test: 'ends', outcome: 'full' }],
-      parts: { module: true, relay: false },
+      parts: { module: true, relay: false, controller: true },
       allow_risk: false,
       fixed: [],
     })
@@ -85,7 +89,12 @@ describe('a search for a fault', () => {
     search.course.value.parts.relay = true
     search.course.value.allowRisk = true
     search.tell('light', 'on')
-    expect(await last()).toEqual({ evidence: [{ test: 'light', outcome: 'on' }], parts: { module: true, relay: true }, allow_risk: true, fixed: [] })
+    expect(await last()).toEqual({
+      evidence: [{ test: 'light', outcome: 'on' }],
+      parts: { module: true, relay: true, controller: true },
+      allow_risk: true,
+      fixed: [],
+    })
     const again = await searching(null)
     expect((await again.last())?.evidence).toEqual([{ test: 'light', outcome: 'on' }])
   })

@@ -8,17 +8,19 @@ import { getJson, postJson } from '@/api/http'
 export interface Seen {
   test: string
   outcome: string
+  /** Where it comes from, if not from somebody who looked. */
+  from?: string
 }
 interface Course {
   seen: Seen[]
   fixed: string[]
   allowRisk: boolean
-  parts: { module: boolean; relay: boolean }
+  parts: { module: boolean; relay: boolean; controller: boolean }
   /** Symptoms of the rig that somebody says are not so. */
   dropped: string[]
 }
 
-const fresh = (): Course => ({ seen: [], fixed: [], allowRisk: false, parts: { module: true, relay: false }, dropped: [] })
+const fresh = (): Course => ({ seen: [], fixed: [], allowRisk: false, parts: { module: true, relay: false, controller: true }, dropped: [] })
 
 /**
  * One search for a fault, of a rig or of none: what was seen, what the bench makes of it, what to look at next. It survives a reload.
@@ -45,8 +47,10 @@ export function useDiagnosis(slug: MaybeRefOrGetter<string | null>) {
           (one) => !course.value.dropped.includes(one.test) && !course.value.seen.some((seen) => seen.test === one.test),
         ),
   )
+  /** All that counts, as the bench is told of it. */
+  const evidence = computed(() => [...byItself.value, ...course.value.seen].map(({ test, outcome }) => ({ test, outcome })))
   const question = computed(() => ({
-    evidence: [...byItself.value.map(({ test, outcome }) => ({ test, outcome })), ...course.value.seen],
+    evidence: evidence.value,
     parts: rig.data.value?.parts ?? course.value.parts,
     allow_risk: course.value.allowRisk,
     fixed: course.value.fixed,
@@ -62,10 +66,11 @@ export function useDiagnosis(slug: MaybeRefOrGetter<string | null>) {
   const test = (id: string) => known.data.value?.tests.find((one) => one.id === id)
   const cause = (id: string) => known.data.value?.causes.find((one) => one.id === id)
 
-  function tell(id: string, outcome: string): void {
+  function tell(id: string, outcome: string, from?: string): void {
     const at = course.value.seen.findIndex((one) => one.test === id)
-    if (at === -1) course.value.seen.push({ test: id, outcome })
-    else course.value.seen[at] = { test: id, outcome }
+    const seen = { test: id, outcome, ...(from === undefined ? {} : { from }) }
+    if (at === -1) course.value.seen.push(seen)
+    else course.value.seen[at] = seen
   }
 
   function take(id: string): void {
@@ -83,5 +88,5 @@ export function useDiagnosis(slug: MaybeRefOrGetter<string | null>) {
     course.value = { ...fresh(), parts: course.value.parts }
   }
 
-  return { course, known, rig, byItself, answer, test, cause, tell, take, mended, startAgain }
+  return { course, known, rig, byItself, evidence, answer, test, cause, tell, take, mended, startAgain }
 }

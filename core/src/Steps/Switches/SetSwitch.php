@@ -59,7 +59,7 @@ final readonly class SetSwitch implements Intent
     private function windows(RigDocument $rig, SwitchSetting $before, array $values): array
     {
         $entry = (object) array_filter([...get_object_vars($before->node()->value), ...$values], static fn (mixed $value): bool => $value !== null);
-        $after = new SwitchSetting(new Node($entry), $before->position, $rig->handset(), (new ChannelRecord($rig, $before->channel))->now());
+        $after = new SwitchSetting(new Node($entry), $before->position, $rig->handset(), new ChannelRecord($rig, $before->channel));
         [$was, $is] = [$before->levels()->count(), $after->levels()->count()];
         if ($was === $is) {
             return [];

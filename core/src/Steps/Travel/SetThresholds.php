@@ -11,6 +11,7 @@ use Linguator\Core\Rig\Intent;
 use Linguator\Core\Rig\Occasion;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Rig\ThresholdSettings;
 
 /** Thresholds and dead band of the controller are set to these; one that is not named stays. */
 final readonly class SetThresholds implements Intent

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Steps\Travel;
 
 use Linguator\Core\Finding\Findings;
+use Linguator\Core\Rig\ThresholdSettings;
 
 /** What a controller takes for low, high and still, as it is set and as it should be. µs. */
 final readonly class ThresholdsView

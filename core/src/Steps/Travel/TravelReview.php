@@ -12,6 +12,7 @@ use Linguator\Core\Finding\Severity;
 use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\StepKey;
+use Linguator\Core\Rig\ThresholdSettings;
 use Linguator\Core\Steps\Handset\HandsetReview;
 use Linguator\Core\Steps\Leftover;
 use Linguator\Core\Steps\Leftovers;
@@ -115,7 +116,7 @@ final class TravelReview
         if ($judge === null || $this->context->controller === null) {
             return null;
         }
-        $set = $this->set();
+        $set = ThresholdSettings::of($this->rig);
 
         return new ThresholdsView(
             $this->context->controller->name,
@@ -206,7 +207,7 @@ final class TravelReview
     {
         foreach ($this->context->controller === null ? [] : $this->rows as $row) {
             if ($row->function === Letter::Throttle->functionName() && $row->last() !== null) {
-                $set = $this->set();
+                $set = ThresholdSettings::of($this->rig);
 
                 return new Thresholds($row->last()->reading, $row->last()->noiseUs ?? 0.0, $set->low, $set->high, $set->deadband);
             }
@@ -221,7 +222,7 @@ final class TravelReview
         $findings = Findings::of(...array_map($this->withoutValue(...), ($this->throttleJudge()?->findings() ?? Findings::none())->without(Code::T4)->all));
         foreach ($this->context->controller === null ? [] : $this->rows as $row) {
             $last = $this->context->centres($row->function) ? $row->last() : null;
-            $judged = $last === null ? Findings::none() : (new Thresholds($last->reading, $last->noiseUs ?? 0.0, null, null, $this->set()->deadband))->findings();
+            $judged = $last === null ? Findings::none() : (new Thresholds($last->reading, $last->noiseUs ?? 0.0, null, null, ThresholdSettings::of($this->rig)->deadband))->findings();
             foreach ($judged as $finding) {
                 $findings = $findings->and(new Finding($finding->code, $finding->severity, ucfirst($row->function).': '.lcfirst($finding->message),
                     $finding->found, $finding->expected, $finding->why, $finding->change));
@@ -237,16 +238,5 @@ final class TravelReview
         return $this->isThrottleConfirmed()
             ? $finding
             : new Finding($finding->code, $finding->severity, $finding->message, $finding->found, $finding->expected, $finding->why, 'Set the ends of the throttle first, then the threshold.');
-    }
-
-    /** As set in this rig, else as on the controller's card. */
-    private function set(): ThresholdSettings
-    {
-        $controller = $this->context->controller;
-        $card = $controller === null ? null : $this->rig->card($controller->id)?->node()->node('thresholds');
-        $own = $this->rig->settings()->node('thresholds');
-        $of = static fn (string $key): ?float => $own?->numberOrNull($key) ?? $card?->numberOrNull($key);
-
-        return new ThresholdSettings($of('low'), $of('high'), $of('deadband'));
     }
 }

@@ -173,28 +173,12 @@ final readonly class WireTable
     }
 
     /**
-     * Where a receiver's pins can be set to any channel, those beyond its pins take the free ones.
-     *
      * @param  list<string>  $functions
-     * @return array<int, int> Pin by channel.
+     * @return array<int, int> Pin by channel, of those on another pin than their own.
      */
     private function pins(OutputPort $output, array $functions): array
     {
-        $channels = array_values(array_filter(array_map(fn (string $function): ?int => $this->order->channelOf($function), $functions), is_int(...)));
-        if (! $output->remappable || $output->pins === null) {
-            return [];
-        }
-        $free = array_values(array_diff(range(1, $output->pins), $channels));
-        $beyond = array_values(array_filter($channels, static fn (int $channel): bool => $channel > $output->pins));
-        sort($beyond);
-        $pins = [];
-        foreach ($beyond as $k => $channel) {
-            if (isset($free[$k])) {
-                $pins[$channel] = $free[$k];
-            }
-        }
-
-        return $pins;
+        return $output->pinsFor(array_values(array_filter(array_map(fn (string $function): ?int => $this->order->channelOf($function), $functions), is_int(...))));
     }
 
     /** @param  array<int, int>  $pins  Pins set to other channels than their own, by channel. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { postJson, sentenceOf } from '@/api/http'
-import type { FaultTestView, KnownFaults, RigData } from '@/api/rigs'
-import { getJson } from '@/api/http'
+import type { Seen } from '@/composables/useDiagnosis'
+import { getJson, postJson, sentenceOf } from '@/api/http'
+import type { FaultTestView, KnownFaults, RigData, RigSymptoms } from '@/api/rigs'
 
 /** What it most likely is, how it is mended, and what proves it. */
 export interface FaultMendProps {
@@ -11,30 +11,34 @@ export interface FaultMendProps {
   isSure: boolean
   /** Of the rig; null: of none. */
   slug: string | null
+  /** The course so far. */
+  seen: Seen[]
+  /** Settings that mend it. */
+  mends: RigSymptoms['mends']
 }
 const props = defineProps<FaultMendProps>()
-defineEmits<{ mended: [] }>()
+const emit = defineEmits<{ mended: []; changed: [] }>()
 
 const kept = ref('')
 const isKeeping = ref(false)
 
-/** What was found goes into the rig's history. */
-async function keep(): Promise<void> {
+/** Tells the bench of what is done with the rig as it is now. */
+async function tell(intent: string, told: unknown, done: string): Promise<void> {
   isKeeping.value = true
   try {
     const rig = await getJson<RigData>(`/rigs/${props.slug ?? ''}`)
-    await postJson(`/rigs/${props.slug ?? ''}/intents`, {
-      revision: rig.revision,
-      intent: 'found-fault',
-      told: { cause: props.cause.id },
-    })
-    kept.value = 'Kept in the history of the rig.'
+    await postJson(`/rigs/${props.slug ?? ''}/intents`, { revision: rig.revision, intent, told })
+    kept.value = done
+    emit('changed')
   } catch (error) {
     kept.value = sentenceOf(error)
   } finally {
     isKeeping.value = false
   }
 }
+
+/** What was found goes into the rig's history. */
+const keep = () => tell('found-fault', { cause: props.cause.id, seen: props.seen }, 'Kept in the history of the rig.')
 </script>
 
 <template>
@@ -42,6 +46,13 @@ async function keep(): Promise<void> {
     <p class="muted small">{{ isSure ? 'This it is, as far as was seen' : 'No test is left that would tell more; most likely' }}</p>
     <h2>{{ cause.says }}</h2>
     <p class="fix"><b>Mend it.</b> {{ cause.fix }}</p>
+    <div v-if="slug && (mends.length > 0 || cause.step)" class="row">
+      <a-button v-for="mend in mends" :key="mend.title" :disabled="isKeeping" @click="tell(mend.intent, mend.told, `Set: ${mend.title}.`)">{{
+        mend.title
+      }}</a-button>
+      <RouterLink v-if="cause.step" :to="`/rigs/${slug}/${cause.step}`">Set it on the step {{ cause.step }}</RouterLink>
+      <span v-if="mends.length > 0" class="muted small">This is written down for the rig; set it in the box as well.</span>
+    </div>
     <p v-if="proof"><b>Prove it.</b> {{ proof.asks }} {{ proof.how }}</p>
     <p v-if="proof?.risk" class="band">{{ proof.risk }}</p>
     <div class="row">

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { useRoute } from 'vue-router'
+import { computed, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { sentenceOf } from '@/api/http'
 import { useDiagnosis } from '@/composables/useDiagnosis'
+import FaultCapture from './FaultCapture.vue'
 import FaultMend from './FaultMend.vue'
 import FaultQuestion from './FaultQuestion.vue'
 import FaultSeen from './FaultSeen.vue'
@@ -10,6 +11,7 @@ import SuspectList from './SuspectList.vue'
 
 /** One question at a time until the fault is found; of a rig with what it knows of itself, or of none. */
 const route = useRoute()
+const router = useRouter()
 const slug = computed(() => (typeof route.query.rig === 'string' ? route.query.rig : null))
 const search = useDiagnosis(slug)
 const { course, known, rig, answer } = search
@@ -22,6 +24,24 @@ const top = computed(() => {
   const first = answer.data.value?.causes[0]
   return first === undefined ? undefined : search.cause(first.cause)
 })
+const mends = computed(() => (rig.data.value?.mends ?? []).filter((one) => one.cause === top.value?.id))
+
+/** What the place knows from which somebody comes: the code of a finding, or a test with what it showed. */
+watch(
+  () => known.data.value,
+  (faults) => {
+    if (faults === undefined) return
+    const seen = typeof route.query.seen === 'string' ? route.query.seen.split(':') : []
+    const found = typeof route.query.finding === 'string' ? faults.findings[route.query.finding] : undefined
+    const [id, outcome] = found === undefined ? seen : [found.test, found.outcome]
+    if (id !== undefined && outcome !== undefined && search.test(id)?.outcomes.some((one) => one.key === outcome)) {
+      search.tell(id, outcome)
+      // Told once: who takes it back does not find it again after a reload.
+      void router.replace({ query: slug.value === null ? {} : { rig: slug.value } })
+    }
+  },
+  { immediate: true },
+)
 const problem = computed(() => known.error.value ?? rig.error.value ?? answer.error.value)
 </script>
 
@@ -36,6 +56,7 @@ const problem = computed(() => known.error.value ?? rig.error.value ?? answer.er
           >One look at a time, the one that tells most for its minutes.
         </p>
       </div>
+      <RouterLink :to="slug ? `/practice?rig=${slug}` : '/practice'" class="small">practise on hidden faults</RouterLink>
       <a-button v-if="course.seen.length + course.fixed.length > 0" @click="search.startAgain()">Start again</a-button>
     </div>
     <p v-if="problem" class="band stop" role="alert">
@@ -46,6 +67,7 @@ const problem = computed(() => known.error.value ?? rig.error.value ?? answer.er
         <template v-if="slug === null">
           <label><input v-model="course.parts.module" type="checkbox" /> a module sends</label>
           <label><input v-model="course.parts.relay" type="checkbox" /> a relay stands between</label>
+          <label><input v-model="course.parts.controller" type="checkbox" /> a controller or gyro reads the channels</label>
         </template>
         <label><input v-model="course.allowRisk" type="checkbox" /> Propellers are off, the craft is held: tests near them may be asked</label>
       </div>
@@ -57,9 +79,13 @@ const problem = computed(() => known.error.value ?? rig.error.value ?? answer.er
             :proof="search.test(top.prove)"
             :is-sure="answer.data.value.sure"
             :slug="slug"
+            :mends="mends"
+            :seen="search.evidence.value"
+            @changed="rig.refetch()"
             @mended="search.mended(top.id)"
           />
           <FaultQuestion v-if="next" :test="next" :is-more="answer.data.value.done" @tell="(outcome) => search.tell(next?.id ?? '', outcome)" />
+          <FaultCapture v-if="slug" :slug="slug" @tell="search.tell" />
           <FaultSeen :seen="course.seen" :by-itself="search.byItself.value" :test="search.test" @tell="search.tell" @take="search.take" />
         </section>
         <SuspectList :suspects="answer.data.value.causes" :cause="search.cause" />

@@ -20,7 +20,9 @@ const words = (id: string, outcome: string) => props.test(id)?.outcomes.find((on
     <ul class="plain-list">
       <li v-for="one in [...seen].reverse()" :key="one.test">
         <label
-          ><span>{{ test(one.test)?.asks }}</span>
+          ><span
+            >{{ test(one.test)?.asks }}<small v-if="one.from" class="muted">{{ one.from }}</small></span
+          >
           <select class="field" :value="one.outcome" @change="$emit('tell', one.test, ($event.target as HTMLSelectElement).value)">
             <option v-for="outcome in test(one.test)?.outcomes ?? []" :key="outcome.key" :value="outcome.key">{{ outcome.title }}</option>
             <option value="cannot_do">cannot be done here</option>
@@ -60,7 +62,8 @@ label {
   gap: 0.3rem 0.8rem;
   align-items: center;
 }
-.rig small {
+.rig small,
+label small {
   display: block;
 }
 .link-button {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FaultLink from '@/components/FaultLink.vue'
 import { useSessionStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { ReadinessCheck, RigData, StepState } from '@/api/rigs'
@@ -70,7 +71,9 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
               >{{ day(check.at) }}, {{ age(check.at) }}<template v-if="check.by">, {{ check.by }}</template></span
             >
             <p v-if="check.state === 'stale'" class="why">Because {{ check.reasons.join(', ') }}.</p>
-            <p v-else-if="check.observed && check.state !== 'open'" class="small">{{ check.observed }}</p>
+            <p v-else-if="check.observed && check.state !== 'open'" class="small">
+              {{ check.observed }} <FaultLink v-if="check.state === 'failed'" />
+            </p>
             <p v-if="check.state !== 'holds' && check.required" class="muted small">Must be seen: {{ check.expected }}.</p>
             <ProofForm
               v-if="!check.step && check.required && (check.state !== 'holds' || again === keyOf(check))"

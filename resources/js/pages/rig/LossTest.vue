@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FaultLink from '@/components/FaultLink.vue'
 import { computed, ref } from 'vue'
 import type { FailsafeHopView, LossTestView, RigData, Told } from '@/api/rigs'
 import { age, day } from '@/lib/dates'
@@ -37,7 +38,7 @@ async function tested(passed: boolean, observed: string, by: string): Promise<bo
       >: {{ test.observed }}.
     </p>
     <p v-else-if="test.result === null" class="band">Never tested.</p>
-    <p v-else-if="test.result === 'fail'" class="band">The last test failed: {{ test.observed }}.</p>
+    <p v-else-if="test.result === 'fail'" class="band">The last test failed: {{ test.observed }}. <FaultLink /></p>
     <p v-else class="band">The last test no longer holds: {{ test.reasons.join(', ') }}.</p>
     <p class="safety">{{ test.safety }}</p>
     <ol>

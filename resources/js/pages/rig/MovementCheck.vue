@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FaultLink from '@/components/FaultLink.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
@@ -79,7 +80,7 @@ async function read(event: Event): Promise<void> {
     <p v-else-if="proof.state === 'stale'" class="band">
       Stale: {{ proof.reasons.join(', ') }} since it was proven on {{ date(proof.at) }}. Move the sticks again.
     </p>
-    <p v-else-if="proof.state === 'failed'" class="band">The check of {{ date(proof.at) }} failed: {{ proof.observed }}.</p>
+    <p v-else-if="proof.state === 'failed'" class="band">The check of {{ date(proof.at) }} failed: {{ proof.observed }}. <FaultLink /></p>
     <p class="muted small">Propellers off. Move each stick to both ends and back, up, right or forward first, and say what moved.</p>
     <div class="modes" role="radiogroup" aria-label="How you saw it">
       <label><input v-model="mode" type="radio" value="sight" /> I watched what moved</label>

@@ -37,6 +37,7 @@ function select(position: number): void {
         {{ isTelling ? 'done' : 'change' }}
       </button>
       <RouterLink class="small" :to="`/fault?rig=${rig.slug}`">find a fault</RouterLink>
+      <RouterLink class="small" :to="`/dry-bench?rig=${rig.slug}`">dry bench</RouterLink>
       <p class="state" :class="rig.review.next.severity" aria-live="polite">
         <StateMark :state="rig.review.next.severity" /> <VerdictLine :next="rig.review.next" />
       </p>

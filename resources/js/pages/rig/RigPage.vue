@@ -119,6 +119,7 @@ useKeys((key, event) => {
           <div class="sheet-head">
             <h2 id="sheet-title">Set-up sheet</h2>
             <RouterLink :to="`/rigs/${slug}/sheet`">Print</RouterLink>
+            <RouterLink :to="`/rigs/${slug}/label`">Label</RouterLink>
           </div>
           <SheetBody :sections="rig.review.sheet" />
         </aside>

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Answer;
+use App\Http\RequestDocument;
+use App\Models\Rig;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Linguator\Core\Bench\DryBenchSetUp;
+use Linguator\Core\Bench\DryBenchShown;
+use Linguator\Core\Document\Node;
+use Linguator\Core\Document\Plain;
+use Linguator\Core\Document\Schemas;
+use Linguator\Core\Format\Formats;
+
+/** A rig on the dry bench: what stands there, and what it shows while its controls stand like this. */
+final readonly class DryBenchController
+{
+    public function __construct(private Formats $formats, private Schemas $schemas)
+    {
+    }
+
+    public function show(Rig $rig): JsonResponse
+    {
+        return Answer::json(Plain::of(new DryBenchSetUp($rig->whole(), $this->formats)));
+    }
+
+    public function run(Request $request, Rig $rig): JsonResponse
+    {
+        $told = $this->schemas->check(RequestDocument::of($request)->whole(), 'dry-bench-question.schema.json');
+
+        return Answer::json(Plain::of((new DryBenchShown($rig->whole(), $this->formats))->at(new Node($told))));
+    }
+}

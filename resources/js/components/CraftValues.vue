@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import type { DryBenchShown } from '@/api/rigs'
+import { figure } from '@/lib/numberText'
+import { placed, SHOWN_US } from '@/lib/scale'
+
+/** What every function of the craft gets, as a bar, beside what it would get if all were well. */
+const props = defineProps<{ shown: DryBenchShown }>()
+const WIDTH = 220
+const x = placed(SHOWN_US, { from: 4, to: WIDTH - 4 }, true)
+const planned = (name: string) => props.shown.planned?.find((one) => one.function === name)?.us ?? null
+const differs = (name: string, us: number | null) => props.shown.planned !== null && planned(name) !== us
+const words = (name: string) => name.replaceAll('_', ' ')
+</script>
+
+<template>
+  <table class="craft-values">
+    <thead>
+      <tr>
+        <th scope="col">Function</th>
+        <th scope="col" title="As what reads it counts">Ch.</th>
+        <th scope="col"><span class="unseen">Drawn</span></th>
+        <th scope="col" class="right">µs</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="one in shown.craft" :key="one.function" :class="{ differs: differs(one.function, one.us) }">
+        <th scope="row">{{ words(one.function) }}</th>
+        <td class="value">{{ one.channel ?? '?' }}</td>
+        <td class="drawn">
+          <svg :viewBox="`0 0 ${WIDTH} 18`" aria-hidden="true">
+            <line class="axis" x1="4" :x2="WIDTH - 4" y1="9" y2="9" />
+            <line class="mid" :x1="x(1500)" :x2="x(1500)" y1="3" y2="15" />
+            <rect
+              v-if="one.us !== null"
+              class="bar"
+              :x="Math.min(x(1500), x(one.us))"
+              y="5"
+              :width="Math.max(2, Math.abs(x(one.us) - x(1500)))"
+              height="8"
+            />
+            <path v-if="planned(one.function) !== null" class="should" :d="`M${x(planned(one.function) ?? 0)} 1v16`" />
+          </svg>
+        </td>
+        <td class="value right">
+          {{ one.us === null ? 'nothing' : figure(one.us, 1) }}
+          <span v-if="differs(one.function, one.us)" class="muted small"
+            >of {{ planned(one.function) === null ? 'nothing' : figure(planned(one.function) ?? 0, 1) }}</span
+          >
+        </td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.craft-values th[scope='row'] {
+  font-weight: 500;
+  font-size: 0.95rem;
+  color: var(--ink);
+}
+.craft-values th[scope='row']:first-letter {
+  text-transform: uppercase;
+}
+.craft-values :is(th, td) {
+  padding: 0.2rem 0.5rem 0.2rem 0;
+  vertical-align: middle;
+}
+.drawn {
+  width: 40%;
+}
+.drawn svg {
+  display: block;
+  width: 100%;
+  min-width: 60px;
+}
+.axis,
+.mid {
+  stroke: var(--line);
+}
+.bar {
+  fill: var(--petrol-2);
+}
+.should {
+  stroke: var(--amber-line);
+  stroke-width: 2;
+}
+.differs .value.right {
+  color: var(--amber-text);
+}
+.right {
+  white-space: nowrap;
+  text-align: right;
+  padding-right: 0;
+}
+.unseen {
+  position: absolute;
+  opacity: 0;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+}
+</style>

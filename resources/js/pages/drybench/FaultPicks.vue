@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { DryBenchSetUp } from '@/api/rigs'
+
+/** Faults to put into the simulated rig and to take out again. */
+const props = defineProps<{ setUp: DryBenchSetUp; faults: string[]; slug: string }>()
+const emit = defineEmits<{ put: [cause: string] }>()
+
+const chosen = ref('')
+const says = (cause: string) => props.setUp.faults.find((one) => one.cause === cause)?.says ?? cause
+const open = computed(() => props.setUp.faults.filter((one) => one.refusal === null && !props.faults.includes(one.cause)))
+const cannot = computed(() => props.setUp.faults.filter((one) => one.refusal !== null))
+const MOST = 5
+
+function put(): void {
+  if (chosen.value === '') return
+  emit('put', chosen.value)
+  chosen.value = ''
+}
+</script>
+
+<template>
+  <section aria-labelledby="faults">
+    <h2 id="faults">Faults</h2>
+    <ul class="plain-list in" aria-label="Faults that are in">
+      <li v-for="cause in faults" :key="cause">
+        <span>{{ says(cause) }}</span>
+        <button type="button" class="link-button small" :aria-label="`Take out: ${says(cause)}`" @click="emit('put', cause)">take out</button>
+      </li>
+    </ul>
+    <div v-if="faults.length < MOST" class="add">
+      <label class="small" for="fault-to-add">Put one in</label>
+      <div class="row">
+        <select id="fault-to-add" v-model="chosen" class="field">
+          <option value="">choose a fault</option>
+          <option v-for="one in open" :key="one.cause" :value="one.cause">{{ one.says }}</option>
+        </select>
+        <a-button :disabled="chosen === ''" @click="put">Put in</a-button>
+      </div>
+    </div>
+    <p v-else class="muted small">Five at once are enough.</p>
+    <details v-if="cannot.length > 0" class="small muted">
+      <summary>{{ cannot.length }} that this rig cannot have</summary>
+      <ul>
+        <li v-for="one in cannot" :key="one.cause">
+          {{ one.says }} <em>{{ one.refusal }}</em>
+        </li>
+      </ul>
+    </details>
+    <p class="small">
+      <RouterLink :to="`/practice?rig=${slug}`">Let one be hidden, and find it</RouterLink>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin-bottom: 0.4rem;
+}
+.in li {
+  display: flex;
+  justify-content: space-between;
+  gap: 0.8rem;
+  border-left: 3px solid var(--stop);
+  padding: 0.15rem 0 0.15rem 0.6rem;
+  margin-bottom: 0.3rem;
+}
+.row {
+  display: flex;
+  gap: 0.5rem;
+}
+select {
+  flex: 1;
+  min-width: 0;
+}
+details {
+  margin: 0.6rem 0;
+}
+details ul {
+  padding-left: 1.1rem;
+}
+em {
+  font-style: normal;
+}
+@media (max-width: 700px) {
+  select {
+    min-height: 44px;
+  }
+}
+</style>

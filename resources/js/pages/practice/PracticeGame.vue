@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { sentenceOf } from '@/api/http'
+import { LEVEL_TITLES, type Level, usePractice } from '@/composables/usePractice'
+import { figure } from '@/lib/numberText'
+import DryBenchOf from '@/pages/drybench/DryBenchOf.vue'
+import PracticeReview from './PracticeReview.vue'
+import PracticeSteps from './PracticeSteps.vue'
+import PracticeTests from './PracticeTests.vue'
+
+/** One game: the complaint, the clock, tests to make, a fault to name. */
+const props = defineProps<{ rig: string; level: Level; seed: string }>()
+const practice = usePractice(
+  () => props.rig,
+  () => props.level,
+  () => props.seed,
+)
+const { game, isBusy } = practice
+const named = ref('')
+const shown = computed(() => game.data.value)
+
+function name(): void {
+  if (named.value === '') return
+  practice.make({ name: named.value })
+  named.value = ''
+}
+</script>
+
+<template>
+  <p v-if="game.error.value" class="band stop" role="alert">
+    {{ sentenceOf(game.error.value) }} <RouterLink to="/practice">Choose another game</RouterLink>
+  </p>
+  <template v-else-if="shown">
+    <div class="page-top">
+      <div>
+        <p class="muted small">
+          Practice: {{ shown.rig }}, {{ LEVEL_TITLES[shown.level].toLowerCase() }}, seed <span class="value">{{ shown.seed }}</span>
+        </p>
+        <h1 class="complaint">“{{ shown.complaint }}”</h1>
+      </div>
+      <p class="clock" aria-live="polite">
+        <b class="value">{{ figure(shown.minutes) }}</b> min on the job
+      </p>
+    </div>
+    <PracticeReview v-if="shown.review" :game="shown" :practice="practice" :rig="rig" />
+    <div v-else class="columns">
+      <PracticeTests :game="shown" :is-busy="isBusy" @make="(test) => practice.make({ test })" />
+      <div>
+        <section aria-labelledby="name-it" class="name-it">
+          <h2 id="name-it">Name the fault</h2>
+          <p v-if="shown.faults > 1" class="muted small">{{ shown.found }} of {{ shown.faults }} found.</p>
+          <form class="row" @submit.prevent="name">
+            <select v-model="named" class="field" aria-label="The fault">
+              <option value="">choose what it is</option>
+              <option v-for="cause in shown.causes" :key="cause.id" :value="cause.id">{{ cause.says }}</option>
+            </select>
+            <a-button type="primary" html-type="submit" :disabled="named === '' || isBusy">That is it</a-button>
+          </form>
+          <p class="muted small">A wrong one costs {{ figure(shown.wrong_minutes) }} min.</p>
+          <div class="more">
+            <a-button v-if="!shown.has_looked" :disabled="isBusy" @click="practice.make({ look: true })"
+              >Open the dry bench, {{ figure(shown.look_minutes) }} min</a-button
+            >
+            <button type="button" class="link-button small" :disabled="isBusy" @click="practice.make({ give_up: true })">give up</button>
+          </div>
+        </section>
+        <PracticeSteps :steps="shown.steps" :tests="shown.tests" />
+      </div>
+    </div>
+    <section v-if="shown.has_looked && !shown.review" aria-labelledby="bench-open" class="open-bench">
+      <h2 id="bench-open">The dry bench, with the fault in it</h2>
+      <DryBenchOf :key="shown.found" :slug="rig" :other="practice.bench" />
+    </section>
+  </template>
+  <p v-else class="muted">The craft is brought in.</p>
+</template>
+
+<style scoped>
+.complaint {
+  font-size: 1.7rem;
+}
+.clock {
+  font-size: 1.1rem;
+}
+.clock b {
+  font-size: 1.8rem;
+}
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+  gap: 2rem;
+  align-items: start;
+  margin-top: 1rem;
+}
+.name-it {
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  background: var(--card);
+  padding: 0.8rem 1rem;
+  margin-bottom: 1rem;
+}
+.row {
+  display: flex;
+  gap: 0.5rem;
+  margin: 0.5rem 0 0.2rem;
+}
+select {
+  flex: 1;
+  min-width: 0;
+}
+
+.open-bench {
+  margin-top: 1.5rem;
+  border-top: 1px solid var(--line);
+  padding-top: 1rem;
+}
+.more {
+  display: flex;
+  gap: 1rem;
+  align-items: center;
+  margin-top: 0.6rem;
+}
+@media (max-width: 860px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .row {
+    flex-direction: column;
+  }
+  select {
+    min-height: 46px;
+    flex: none;
+  }
+}
+</style>

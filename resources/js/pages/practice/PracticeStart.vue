@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { getJson, sentenceOf } from '@/api/http'
+import { type PracticeResult, rigsQuery } from '@/api/rigs'
+import { LEVELS, type Level } from '@/composables/usePractice'
+import PracticeProgress from './PracticeProgress.vue'
+
+/** Which rig, how hard, which seed; and how it went so far. */
+const props = defineProps<{ first: string | null }>()
+const router = useRouter()
+const rigs = useQuery(rigsQuery)
+const results = useQuery({
+  queryKey: ['practice-results'] as const,
+  queryFn: ({ signal }) => getJson<{ games: PracticeResult[] }>('/practice', signal),
+  staleTime: 0,
+})
+const rig = ref('')
+const level = ref<Level>('plain')
+const seed = ref('')
+const clean = computed(() => seed.value.trim().replaceAll(/\s+/g, '-'))
+const isSeed = computed(() => clean.value === '' || /^[A-Za-z0-9-]{1,40}$/.test(clean.value))
+
+watch(
+  [() => props.first, () => rigs.data.value],
+  () => {
+    if (rig.value === '') rig.value = props.first ?? rigs.data.value?.rigs[0]?.slug ?? ''
+  },
+  { immediate: true },
+)
+
+/** A rig that is drawn too. */
+const ANY = '*'
+const drawnRig = () => {
+  const all = rigs.data.value?.rigs ?? []
+  return all[(crypto.getRandomValues(new Uint8Array(1))[0] ?? 0) % Math.max(1, all.length)]?.slug ?? ''
+}
+
+/** Short enough to be told over a bench. */
+const drawn = () => Array.from(crypto.getRandomValues(new Uint8Array(3)), (byte) => byte.toString(16).padStart(2, '0')).join('')
+
+function begin(): void {
+  if (rig.value === '' || !isSeed.value) return
+  const on = rig.value === ANY ? drawnRig() : rig.value
+  if (on === '') return
+  void router.push(`/practice/${on}/${level.value}/${clean.value || drawn()}`)
+}
+</script>
+
+<template>
+  <div class="page-top">
+    <div>
+      <h1>Practice</h1>
+      <p class="muted">A craft comes in with a complaint. Tests cost minutes. Find the fault that is hidden in it, in as few as you can.</p>
+    </div>
+  </div>
+  <p v-if="rigs.error.value" class="band stop" role="alert">{{ sentenceOf(rigs.error.value) }}</p>
+  <div class="columns">
+    <form class="start" @submit.prevent="begin">
+      <label for="practice-rig">Rig</label>
+      <select id="practice-rig" v-model="rig" class="field">
+        <option :value="ANY">any of them</option>
+        <option v-for="one in rigs.data.value?.rigs ?? []" :key="one.slug" :value="one.slug">{{ one.name }}</option>
+      </select>
+      <fieldset>
+        <legend>How hard</legend>
+        <label v-for="one in LEVELS" :key="one.key" class="level">
+          <input v-model="level" type="radio" name="level" :value="one.key" /> <b>{{ one.title }}</b> <span class="muted">{{ one.says }}</span>
+        </label>
+      </fieldset>
+      <label for="practice-seed">Seed <span class="muted small">the same hides the same; empty: a new one</span></label>
+      <input
+        id="practice-seed"
+        v-model="seed"
+        class="field"
+        type="text"
+        maxlength="40"
+        autocomplete="off"
+        spellcheck="false"
+        :aria-invalid="!isSeed"
+      />
+      <p v-if="!isSeed" class="small wrong" role="alert">Letters, digits and dashes only.</p>
+      <a-button type="primary" html-type="submit" size="large" :disabled="rig === '' || !isSeed">Begin</a-button>
+    </form>
+    <PracticeProgress :games="results.data.value?.games ?? []" />
+  </div>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 380px) minmax(0, 1fr);
+  gap: 2.5rem;
+  align-items: start;
+  margin-top: 1rem;
+}
+.start {
+  display: grid;
+  gap: 0.4rem;
+}
+.start > label {
+  font-weight: 500;
+  margin-top: 0.5rem;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0.6rem 0 0;
+}
+legend {
+  font-weight: 500;
+  padding: 0;
+}
+.level {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+  min-height: 40px;
+}
+.wrong {
+  color: var(--stop);
+}
+.start .ant-btn {
+  margin-top: 0.8rem;
+}
+@media (max-width: 800px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
