@@ -14,6 +14,7 @@ use App\Http\Controllers\DiagnosisController;
 use App\Http\Controllers\DryBenchController;
 use App\Http\Controllers\FormatController;
 use App\Http\Controllers\LabelController;
+use App\Http\Controllers\LikeController;
 use App\Http\Controllers\LiveController;
 use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\PageController;
@@ -38,6 +39,8 @@ Route::prefix('api/v1')->group(function (): void {
     Route::get('rigs/{rig}/symptoms', [DiagnosisController::class, 'symptoms']);
     Route::post('rigs/{rig}/symptoms/capture', [DiagnosisController::class, 'capture']);
     Route::get('rigs/{rig}/label', LabelController::class);
+    Route::get('rigs/{rig}/like/{other}', [LikeController::class, 'show']);
+    Route::post('rigs/{rig}/like/{other}', [LikeController::class, 'take']);
     Route::get('rigs/{rig}/dry-bench', [DryBenchController::class, 'show']);
     Route::post('rigs/{rig}/dry-bench', [DryBenchController::class, 'run']);
     Route::post('rigs/{rig}/practice', [PracticeController::class, 'play']);

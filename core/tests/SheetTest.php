@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Linguator\Core\Document\Node;
+use Linguator\Core\Gear\Plug;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Sheet\CraftLabel;
@@ -70,4 +72,23 @@ it('puts onto the label what is known, and leaves a line for what is not', funct
     $walked = BenchRigs::get('11-tiny-servos');
     expect($rows($walked)['failsafe'][0])->toMatch('/^\d+ \w+ 2026$/')
         ->and($rows(DemoRigs::changed($walked, RigPatch::of(['settings.order' => 'TAER'])))['failsafe'])->toBe(['', RowState::Open]);
+});
+
+it('says what a straight lead would get wrong, where both plugs are known, and nothing where one is not', function (?array $from, ?array $to, ?string $wrong) {
+    $port = static fn (?array $pins): Node => new Node((object) ($pins === null ? [] : ['plug' => $pins]));
+    [$a, $b] = [Plug::of($port($from)), Plug::of($port($to))];
+    expect($a === null || $b === null ? null : $a->straightInto($b))->toBe($wrong);
+})->with([
+    'the same' => [['signal', 'plus', 'ground'], ['signal', 'plus', 'ground'], null],
+    'the other way round' => [['signal', 'plus', 'ground'], ['ground', 'plus', 'signal'], 'a straight lead puts signal on ground, ground on signal'],
+    'plus on the signal' => [['signal', 'plus', 'ground'], ['plus', 'signal', 'ground'], 'a straight lead puts signal on plus, plus on signal'],
+    'a free pin' => [['signal', 'free', 'ground'], ['signal', 'plus', 'ground'], null],
+    'another size' => [['signal', 'plus', 'ground'], ['ground', 'plus', 'signal', 'data'], 'one plug has 3 pins and the other 4'],
+    'one not known' => [['signal', 'plus', 'ground'], null, null],
+]);
+
+it('draws the attention of whoever wires to it', function () {
+    $rows = sheetRows(DemoRigs::get('dunlin'));
+    expect($rows['wire/weft-r16i/plug'])->toContain('ground on signal, signal on ground');
+    expect(array_keys(sheetRows(DemoRigs::get('avocet'))))->not->toContain('wire/tarn-t7/plug');
 });

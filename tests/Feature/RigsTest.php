@@ -110,3 +110,30 @@ it('finds the whole order in a pasted channel log, and explains a module that re
     expect($answer->json('movement.order'))->toBe('AETR')->and($answer->json('passes'))->toBeFalse()
         ->and($answer->json('explanation'))->toContain('Brack M4')->toContain('off');
 });
+
+it('takes parts over from another rig, in one entry that can be taken back, and says at its place what cannot be', function () {
+    $this->demo();
+    $slug = $this->postJson('/api/v1/rigs/dunlin/duplicate', ['name' => 'Turnstone two'])->assertCreated()->json('slug');
+    $revision = fn (): int => $this->getJson("/api/v1/rigs/$slug")->json('revision');
+    expect(array_merge(...array_column($this->getJson("/api/v1/rigs/$slug/like/dunlin")->assertOk()->json('parts'), 'lines')))->toBe([]);
+    // In a memory of its own: what is set in a shared one is set for both.
+    $this->means($slug, 'tell-memory', ['memory' => '9'])->assertOk();
+    $this->means($slug, 'set-switch', ['function' => 'arm', 'switch' => 'R1'])->assertOk();
+    $this->means($slug, 'set-rates', ['channel' => 1, 'rate_pct' => 60])->assertOk();
+    $parts = array_column($this->getJson("/api/v1/rigs/$slug/like/dunlin")->json('parts'), null, 'part');
+    expect($parts['switches']['lines'])->toHaveCount(1)->and($parts['rates']['lines'][0])->toMatchArray(['key' => 'aileron', 'here' => 'rate 60 %, expo 15 %', 'there' => 'rate 80 %, expo 15 %']);
+
+    $like = "/api/v1/rigs/$slug/like/dunlin";
+    $before = $revision();
+    $this->postJson($like, ['revision' => $before, 'part' => 'everything', 'keys' => ['arm']])->assertStatus(422)->assertJsonPath('error.path', 'part');
+    $this->postJson($like, ['revision' => $before, 'part' => 'switches', 'keys' => []])->assertStatus(422)->assertJsonPath('error.path', 'keys');
+    $this->postJson($like, ['revision' => $before, 'part' => 'switches', 'keys' => ['wings']])->assertStatus(422)->assertJsonPath('error.path', 'keys.0');
+    $this->postJson($like, ['revision' => $before - 1, 'part' => 'switches', 'keys' => ['arm']])->assertStatus(409);
+    $this->postJson("/api/v1/rigs/$slug/like/nobody", ['revision' => $before, 'part' => 'switches', 'keys' => ['arm']])->assertNotFound();
+    expect($revision())->toBe($before);
+
+    $rig = $this->postJson($like, ['revision' => $before, 'part' => 'switches', 'keys' => ['arm']])->assertOk()->json();
+    expect($rig['history'][0]['entry']['text'])->toBe('As in Dunlin: switches (arm)');
+    $this->postJson("/api/v1/rigs/$slug/undo", ['revision' => $revision()])->assertOk();
+    expect(array_column($this->getJson($like)->json('parts'), null, 'part')['switches']['lines'])->toHaveCount(1);
+});

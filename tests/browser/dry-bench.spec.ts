@@ -28,7 +28,7 @@ test('a stick is moved, a probe hung, a link cut and a fault put in, and everyth
   // The link is cut: its light, its outcome.
   await page.getByRole('button', { name: 'Cut link' }).click()
   await expect(page.getByText('searching')).toBeVisible()
-  await expect(page.getByText(/Link 1 is cut:/)).toBeVisible()
+  await expect(page.getByText(/Link 1 is cut\./)).toBeVisible()
   await page.getByRole('button', { name: 'Link back' }).click()
   await expect(page.getByText('searching')).toBeHidden()
 

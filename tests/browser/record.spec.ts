@@ -128,3 +128,22 @@ test('the record works at the phone size', async ({ page }) => {
     await expectNoSidewaysScroll(page)
   }
 })
+
+test('parts of a set-up are taken over from another rig, seeing what differs, and taken back', async ({ page }) => {
+  const address = await copyOf(page, 'avocet', 'Turnstone like')
+  await page.goto(`${address}/history`)
+  await page.getByRole('button', { name: /^Like another rig/ }).click()
+  await page.getByLabel('Like which rig').selectOption({ label: 'Dunlin' })
+  const rates = page.getByRole('group', { name: 'Rates and expo' })
+  await expect(rates.getByText('rate 80 %, expo 15 %').first()).toBeVisible()
+  await expect(page.getByText('mode: this craft has no such function.').first()).toBeVisible()
+  await rates.getByLabel(/rudder/).uncheck()
+  await rates.getByRole('button', { name: 'Take over 2 of 3' }).click()
+  await expect(rates.getByRole('button', { name: 'Take over 0 of 1' })).toBeDisabled()
+  await expect(page.getByText('As in Dunlin: rates and expo (aileron, elevator)').first()).toBeVisible()
+  await expectAccessible(page)
+  await page.goto(`${address}/switches`)
+  await expect(page.getByLabel('Rate, %').first()).toHaveValue('80')
+  await page.keyboard.press('Control+z')
+  await expect(page.getByLabel('Rate, %').first()).toHaveValue('100')
+})

@@ -73,6 +73,7 @@ final readonly class RigReview
             $this->verdict->steps,
             $this->verdict->next,
             (new SetupSheet($this->steps, $this->readiness, $this->verdict))->sections(),
+            MenusView::of($this->rig),
         );
     }
 

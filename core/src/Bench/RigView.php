@@ -64,6 +64,7 @@ final readonly class RigView
         public array $steps,
         public Next $next,
         public array $sheet,
+        public MenusView $menus,
     ) {
     }
 }

@@ -14,6 +14,7 @@ final readonly class InputPort
     /**
      * @param  string|null  $polarity  `standard`, `flipped` or `either`.
      * @param  bool  $anyLevel  Takes every voltage level (bare servos).
+     * @param  Plug|null  $plug  Its pins in order.
      */
     public function __construct(
         public WireFormat $format,
@@ -25,6 +26,7 @@ final readonly class InputPort
         public bool $telemetry = false,
         public bool $anyLevel = false,
         public int $index = 0,
+        public ?Plug $plug = null,
     ) {
     }
 
@@ -43,6 +45,7 @@ final readonly class InputPort
             $node->flagOrNull('telemetry') ?? $format->telemetry,
             false,
             $index,
+            Plug::of($node),
         );
     }
 

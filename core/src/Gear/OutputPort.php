@@ -18,6 +18,7 @@ final readonly class OutputPort
      * @param  string|null  $mode  The setting of the box in which this output exists.
      * @param  Place  $place  Where on the box it comes out.
      * @param  int|null  $pin  The pin that carries it, where it comes out beside others; null: a socket of its own, or not known.
+     * @param  Plug|null  $plug  Its pins in order.
      */
     public function __construct(
         public WireFormat $format,
@@ -33,6 +34,7 @@ final readonly class OutputPort
         public Place $place = Place::Wire,
         public int $index = 0,
         public ?int $pin = null,
+        public ?Plug $plug = null,
     ) {
     }
 
@@ -57,6 +59,7 @@ final readonly class OutputPort
             $place,
             $index,
             $node->intOrNull('pin'),
+            Plug::of($node),
         );
     }
 

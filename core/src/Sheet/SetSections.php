@@ -6,6 +6,7 @@ namespace Linguator\Core\Sheet;
 
 use Linguator\Core\Bind\RecipeStep;
 use Linguator\Core\Readiness\Reviews;
+use Linguator\Core\Rig\MenuTopic;
 use Linguator\Core\Steps\Bind\BindHop;
 use Linguator\Core\Steps\Switches\RateRow;
 use Linguator\Core\Steps\Switches\SwitchRow;
@@ -26,13 +27,21 @@ final readonly class SetSections
     /** @return list<SheetSection> */
     public function all(): array
     {
+        $switches = array_merge(...array_map(static fn (SwitchRow $row): array => [self::switch($row), ...self::windows($row)], $this->reviews->switches()->rows()));
+
         return [
-            new SheetSection('Binding', $this->bind()),
-            new SheetSection('Travel in the handset', array_map(self::travel(...), $this->reviews->travel()->rows)),
-            new SheetSection('Thresholds in the controller', array_values(array_filter([...$this->thresholds(), $this->range()]))),
-            new SheetSection('Switches', array_merge(...array_map(static fn (SwitchRow $row): array => [self::switch($row), ...self::windows($row)], $this->reviews->switches()->rows()))),
-            new SheetSection('Rates and expo', $this->rates()),
+            $this->section('Binding', MenuTopic::Binding, $this->bind()),
+            $this->section('Travel in the handset', MenuTopic::Travel, array_map(self::travel(...), $this->reviews->travel()->rows)),
+            $this->section('Thresholds in the controller', MenuTopic::Thresholds, array_values(array_filter([...$this->thresholds(), $this->range()]))),
+            $this->section('Switches', MenuTopic::Switches, $switches),
+            $this->section('Rates and expo', MenuTopic::Rates, $this->rates()),
         ];
+    }
+
+    /** @param  list<SheetRow>  $rows */
+    private function section(string $title, MenuTopic $topic, array $rows): SheetSection
+    {
+        return new SheetSection($title, $rows === [] ? [] : [...SheetRow::where($topic, $this->reviews->rig), ...$rows]);
     }
 
     /** @return list<SheetRow> What bound, and how it is done again. */

@@ -18,6 +18,7 @@ use Linguator\Core\Readiness\ReadinessReview;
 use Linguator\Core\Readiness\Reviews;
 use Linguator\Core\Readiness\Verdict;
 use Linguator\Core\Rig\Day;
+use Linguator\Core\Rig\MenuTopic;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigTrain;
 use Linguator\Core\Rig\SettingNames;
@@ -57,7 +58,7 @@ final readonly class SetupSheet
             new SheetSection('Antennas', $joins ? $this->antennas() : []),
             new SheetSection('Channels at the handset', $this->functions()),
             ...($joins ? (new SetSections($this->reviews))->all() : []),
-            new SheetSection('If the link is lost', $joins ? (new LossRows($this->reviews->failsafe()->shown()))->all() : []),
+            new SheetSection('If the link is lost', $joins ? [...SheetRow::where(MenuTopic::Failsafe, $this->rig), ...(new LossRows($this->reviews->failsafe()->shown()))->all()] : []),
             new SheetSection('Switching on and off', $joins ? $this->switchOn() : []),
             new SheetSection('Left as it is', $this->left()),
             new SheetSection('Proven', $joins ? $this->proven() : []),
@@ -99,7 +100,7 @@ final readonly class SetupSheet
             $rows[] = new SheetRow("{$box->id()}/as_delivered", 'Settings', 'as delivered');
         }
 
-        return new SheetSection(ucfirst($box->kind()->label()).': '.$box->name(), [...$rows, ...$this->procedures($box)]);
+        return new SheetSection(ucfirst($box->kind()->label()).': '.$box->name(), [...$rows, ...($box instanceof Handset ? SheetRow::where(MenuTopic::Preparation, $this->rig) : []), ...$this->procedures($box)]);
     }
 
     /** @return list<SheetRow> What turns a feature of this box on or off, as its card tells it. */
@@ -160,10 +161,13 @@ final readonly class SetupSheet
 
     private function wire(Wire $wire): SheetSection
     {
-        return new SheetSection("Wires: $wire->fromName to $wire->toName", array_map(
+        $rows = array_map(
             static fn (WireRow $row): SheetRow => new SheetRow("wire/$row->key", ucfirst($row->fromPin), $row->toPin.($row->note === null ? '' : ", $row->note").self::colours($row->colours)),
             $wire->rows,
-        ));
+        );
+        $caution = $wire->caution === null ? [] : [new SheetRow("wire/$wire->from/plug", 'Plug', $wire->caution, RowState::Attention)];
+
+        return new SheetSection("Wires: $wire->fromName to $wire->toName", [...$caution, ...$rows], $wire->from);
     }
 
     private static function colours(Colours $colours): string

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import { useTimeoutFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import type { SheetSection } from '@/api/rigs'
+import type { SheetSection, WireView } from '@/api/rigs'
+import WireDrawing from './WireDrawing.vue'
 
 export interface SheetBodyProps {
   sections: SheetSection[]
+  /** Given: wires are drawn instead of listed. */
+  wires?: WireView[]
 }
 const props = defineProps<SheetBodyProps>()
 
 const flat = computed(() => new Map(props.sections.flatMap((section) => section.rows.map((row) => [row.key, `${row.value}|${row.state}`] as const))))
+const drawn = (section: SheetSection) => props.wires?.find((wire) => wire.from === section.wire && wire.kind !== 'bay')
 const fresh = ref(new Set<string>())
 const FRESH_MS = 2600
 const fade = useTimeoutFn(() => (fresh.value = new Set()), FRESH_MS, { immediate: false })
@@ -28,7 +32,8 @@ const WORDS = { known: '', open: 'open: ', attention: 'look: ' } as const
   <p v-if="sections.length === 0" class="muted">The sheet fills in as the chain becomes known.</p>
   <section v-for="section in sections" :key="section.title" class="part">
     <h3>{{ section.title }}</h3>
-    <dl>
+    <WireDrawing v-if="drawn(section)" :wire="drawn(section)!" />
+    <dl v-else>
       <div v-for="row in section.rows" :key="row.key" :class="[row.state, { fresh: fresh.has(row.key), numbered: /^\d$/.test(row.label) }]">
         <dt>{{ row.label }}</dt>
         <dd>

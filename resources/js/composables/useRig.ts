@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, ref, toValue } from 'vue'
 import { ApiError, patchJson, postJson, sentenceOf } from '@/api/http'
-import { type Intents, type RigData, rigQuery, rigsQuery, type Told } from '@/api/rigs'
+import { type Intents, type LikePartView, type RigData, rigQuery, rigsQuery, type Told } from '@/api/rigs'
 import { useNotice } from './useNotice'
 
 /** Places of the document as they were at another moment, brought back on purpose. */
@@ -74,6 +74,11 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
     return line(() => send(`/rigs/${toValue(slug)}`, patchJson, { ...wanted }, () => void patch(wanted)))
   }
 
+  /** Lines of a part are to be as in another rig. */
+  function beLike(other: string, part: LikePartView['part'], keys: string[]): Promise<boolean> {
+    return line(() => send(`/rigs/${toValue(slug)}/like/${other}`, postJson, { part, keys }, () => void beLike(other, part, keys)))
+  }
+
   /** Takes back the last thing done, or this one, and says what that was: it may have been done on another step. */
   async function undo(entry?: number): Promise<boolean> {
     const isBack = await line(() => send(`/rigs/${toValue(slug)}/undo`, postJson, entry === undefined ? {} : { entry }, () => void undo(entry)))
@@ -81,7 +86,7 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
     return isBack
   }
 
-  return { query, rig: computed(() => query.data.value ?? null), isSending: computed(() => waiting.value > 0), intend, prove, patch, undo }
+  return { query, rig: computed(() => query.data.value ?? null), isSending: computed(() => waiting.value > 0), intend, prove, patch, beLike, undo }
 }
 
 export type RigHandle = ReturnType<typeof useRig>

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Steps\Wiring;
 
+use Linguator\Core\Gear\PlugPin;
+
 /** What runs between two boxes, plug by plug. */
 final readonly class Wire
 {
@@ -12,6 +14,9 @@ final readonly class Wire
      * @param  float|null  $levelV  High level, V.
      * @param  string  $takes  What the other end takes for a high level.
      * @param  list<WireRow>  $rows
+     * @param  list<PlugPin>|null  $fromPlug  Pins of the plug in order, from the key or the edge of the case; null: not known.
+     * @param  list<PlugPin>|null  $toPlug
+     * @param  string|null  $caution  What a straight lead would get wrong.
      */
     public function __construct(
         public string $from,
@@ -24,6 +29,9 @@ final readonly class Wire
         public ?float $levelV,
         public string $takes,
         public array $rows,
+        public ?array $fromPlug,
+        public ?array $toPlug,
+        public ?string $caution,
     ) {
     }
 }

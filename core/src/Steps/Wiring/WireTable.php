@@ -49,7 +49,17 @@ final readonly class WireTable
             $output->levelV,
             CouplingFacts::levelTaken($input),
             $this->rows($joint, $output),
+            $output->plug?->pins,
+            $input->plug?->pins,
+            self::caution($joint, $output, $input),
         );
+    }
+
+    private static function caution(Joint $joint, OutputPort $output, InputPort $input): ?string
+    {
+        $wrong = $output->plug === null || $input->plug === null ? null : $output->plug->straightInto($input->plug);
+
+        return $wrong === null ? null : "Between {$joint->from->name()} and {$joint->to->name()} $wrong: move the pins in one plug before anything is powered.";
     }
 
     private static function kind(OutputPort $output): WireKind

@@ -3,6 +3,7 @@ import type { RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
 import BindHop from './BindHop.vue'
 import ToldFacts from './ToldFacts.vue'
+import MenuLine from '@/components/MenuLine.vue'
 
 export interface BindStepProps {
   rig: RigData
@@ -14,6 +15,7 @@ defineProps<BindStepProps>()
 <template>
   <div>
     <h2>Bind</h2>
+    <MenuLine :words="rig.review.menus.binding" />
     <p v-if="rig.review.bind.length === 0" class="muted">
       How to bind is known once the chain joins. <RouterLink :to="`/rigs/${rig.slug}/path`">Choose the path</RouterLink> first.
     </p>

@@ -3,6 +3,7 @@ import type { RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
 import FailsafeHop from './FailsafeHop.vue'
 import ToldFacts from './ToldFacts.vue'
+import MenuLine from '@/components/MenuLine.vue'
 
 export interface FailsafeStepProps {
   rig: RigData
@@ -14,6 +15,7 @@ defineProps<FailsafeStepProps>()
 <template>
   <div>
     <h2>If the link is lost</h2>
+    <MenuLine :words="rig.review.menus.failsafe" />
     <p v-if="rig.review.failsafe.hops.length === 0" class="muted">
       What a lost link does is known once the chain joins. <RouterLink :to="`/rigs/${rig.slug}/path`">Choose the path</RouterLink> first.
     </p>

@@ -8,6 +8,7 @@ import TextField from '@/components/form/TextField.vue'
 import TickField from '@/components/form/TickField.vue'
 import type { RigHandle } from '@/composables/useRig'
 import ToldFacts from './ToldFacts.vue'
+import MenuLine from '@/components/MenuLine.vue'
 
 export interface HandsetPanelProps {
   rig: RigData
@@ -27,6 +28,7 @@ const tellMode = (mode: string) => props.handle.intend('tell-stick-mode', { mode
 <template>
   <div>
     <h2>The handset, made ready</h2>
+    <MenuLine :words="rig.review.menus.preparation" />
     <p v-if="items.length === 0" class="muted">Choose a handset on the <RouterLink :to="`/rigs/${rig.slug}/path`">Path</RouterLink> step first.</p>
     <template v-else>
       <p class="muted">Before any value is judged. {{ left === 0 ? 'All of it is done.' : `${left} of ${items.length} still to do.` }}</p>

@@ -10,6 +10,7 @@ import { useNotice } from '@/composables/useNotice'
 import type { RigHandle } from '@/composables/useRig'
 import ComparePanel from './ComparePanel.vue'
 import DuplicateForm from './DuplicateForm.vue'
+import LikePanel from './LikePanel.vue'
 
 export interface HistoryPanelProps {
   rig: RigData
@@ -21,6 +22,7 @@ defineEmits<{ remove: [] }>()
 const client = useQueryClient()
 const notice = useNotice()
 const wantsRemoval = ref(false)
+const wantsLike = ref(false)
 const days = computed(() => byDay(props.rig.history, (item) => item.entry.at))
 const note = useSessionStorage(`linguator.note/${props.rig.slug}`, '')
 const then = ref<number | null>(null)
@@ -107,6 +109,10 @@ async function write(): Promise<void> {
         <a :href="`/api/v1/rigs/${rig.slug}.yaml`" download>YAML</a>. Importing it brings back exactly this.
       </p>
       <DuplicateForm :rig="rig" />
+      <p v-if="!wantsLike">
+        <button type="button" class="link-button" @click="wantsLike = true">Like another rig, but …: take parts of it over</button>
+      </p>
+      <LikePanel v-else :rig="rig" :handle="handle" />
       <p v-if="!wantsRemoval"><button type="button" class="link-button" @click="wantsRemoval = true">Take this rig off the bench</button></p>
       <p v-else class="band">
         Its history goes with it. Export it first if you may want it again.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import MenuLine from '@/components/MenuLine.vue'
 import type { RateRowView } from '@/api/rigs'
 import CurveDrawing from '@/components/CurveDrawing.vue'
 import NumberField from '@/components/form/NumberField.vue'
@@ -8,6 +9,8 @@ import type { RigHandle } from '@/composables/useRig'
 export interface RatesPanelProps {
   rates: RateRowView[]
   handle: RigHandle
+  /** Where the menus have it. */
+  menu: string | null
 }
 const props = defineProps<RatesPanelProps>()
 
@@ -25,6 +28,7 @@ const set = (row: RateRowView, key: Key) => (value: number | null) => props.hand
 <template>
   <section class="rates">
     <h3>Rates and expo</h3>
+    <MenuLine :words="menu" />
     <p class="muted small">A rate scales the whole throw; expo softens the middle and leaves the ends. The dashed line is a plain stick.</p>
     <div class="sticks">
       <div v-for="row in rates" :key="row.channel" class="stick">

@@ -6,6 +6,7 @@ import type { RigHandle } from '@/composables/useRig'
 import FindingLine from '@/components/FindingLine.vue'
 import RatesPanel from './RatesPanel.vue'
 import SwitchCard from './SwitchCard.vue'
+import MenuLine from '@/components/MenuLine.vue'
 
 export interface SwitchesStepProps {
   rig: RigData
@@ -40,6 +41,7 @@ async function assign(name: string): Promise<void> {
 <template>
   <div>
     <h2>Switches</h2>
+    <MenuLine :words="rig.review.menus.switches" />
     <p class="muted">
       Which switch, which channel, which function; and whether each position lands in its window<template v-if="view.controller">
         in {{ view.controller }}</template
@@ -83,7 +85,7 @@ async function assign(name: string): Promise<void> {
     <p v-for="window in view.loose_windows" :key="window.position" class="muted small">
       The window "{{ window.name }}" on channel {{ window.channel }} ({{ window.lo }} to {{ window.hi }} µs) has no switch.
     </p>
-    <RatesPanel v-if="view.rates.length > 0" :rates="view.rates" :handle="handle" />
+    <RatesPanel :menu="rig.review.menus.rates" v-if="view.rates.length > 0" :rates="view.rates" :handle="handle" />
   </div>
 </template>
 

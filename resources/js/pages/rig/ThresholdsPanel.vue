@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import MenuLine from '@/components/MenuLine.vue'
 import { computed } from 'vue'
 import type { ThresholdsView } from '@/api/rigs'
 import NumberField from '@/components/form/NumberField.vue'
@@ -9,6 +10,8 @@ import FindingLine from '@/components/FindingLine.vue'
 export interface ThresholdsPanelProps {
   thresholds: ThresholdsView
   handle: RigHandle
+  /** Where the menus have it. */
+  menu: string | null
 }
 const props = defineProps<ThresholdsPanelProps>()
 
@@ -35,6 +38,7 @@ const set = (key: Key) => (value: number | null) => props.handle.intend('set-thr
 <template>
   <section class="thresholds">
     <h3>Thresholds in {{ thresholds.controller }}, once the ends are right</h3>
+    <MenuLine :words="menu" />
     <table>
       <thead>
         <tr>

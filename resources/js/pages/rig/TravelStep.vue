@@ -11,6 +11,7 @@ import SwitchedServo from './SwitchedServo.vue'
 import ThresholdsPanel from './ThresholdsPanel.vue'
 import TravelRow from './TravelRow.vue'
 import { TRAVEL_STATES } from './travelStates'
+import MenuLine from '@/components/MenuLine.vue'
 
 export interface TravelStepProps {
   rig: RigData
@@ -59,6 +60,7 @@ async function reverse(channel: number): Promise<void> {
 <template>
   <div>
     <h2>Travel and centre</h2>
+    <MenuLine :words="rig.review.menus.travel" />
     <p v-if="rows.length === 0" class="muted">
       Travel is known once the chain joins and the sticks have channels. <RouterLink :to="`/rigs/${rig.slug}/path`">To the path</RouterLink>
     </p>
@@ -129,7 +131,7 @@ async function reverse(channel: number): Promise<void> {
         {{ figure(view.step_pct, 2) }} %. Do not link the two ends before they start equal.
       </p>
 
-      <ThresholdsPanel v-if="view.thresholds" :thresholds="view.thresholds" :handle="handle" />
+      <ThresholdsPanel :menu="rig.review.menus.thresholds" v-if="view.thresholds" :thresholds="view.thresholds" :handle="handle" />
 
       <SchoolChoice v-if="view.reader" :view="view" :units="rig.review.units" :handle="handle" />
     </template>

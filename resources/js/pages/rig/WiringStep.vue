@@ -4,6 +4,7 @@ import type { GearCardSchemaJsonDefsPack as Pack, RigData, WireRow, WireView } f
 import NumberField from '@/components/form/NumberField.vue'
 import TextField from '@/components/form/TextField.vue'
 import TickField from '@/components/form/TickField.vue'
+import WireDrawing from '@/components/WireDrawing.vue'
 import PackSelect from '@/components/PackSelect.vue'
 import type { RigHandle } from '@/composables/useRig'
 import ToldFacts from './ToldFacts.vue'
@@ -45,6 +46,7 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
       <section v-for="wire in wiring.wires" :key="wire.from" class="wire">
         <h3>{{ wire.from_name }} to {{ wire.to_name }}</h3>
         <p class="small muted">{{ sentence(wire) }}</p>
+        <WireDrawing v-if="wire.kind !== 'bay'" class="drawn" :wire="wire" />
         <div class="scroll" tabindex="0" role="region" :aria-label="`Wires ${wire.from_name} to ${wire.to_name}`">
           <table>
             <thead>
@@ -171,6 +173,9 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
 }
 .scroll {
   overflow-x: auto;
+}
+.drawn {
+  max-width: 34rem;
 }
 .pin {
   white-space: nowrap;

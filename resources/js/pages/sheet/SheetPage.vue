@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { sentenceOf } from '@/api/http'
+import QrCode from '@/components/QrCode.vue'
 import SheetBody from '@/components/SheetBody.vue'
 import VerdictLine from '@/components/VerdictLine.vue'
 import { day } from '@/lib/dates'
@@ -11,6 +12,8 @@ const route = useRoute()
 const { rig, query } = useRig(() => String(route.params.slug))
 /** Where the paper is looked up again. */
 const address = computed(() => new URL(`/rigs/${String(route.params.slug)}`, location.href).href)
+/** On its own machine the address means that machine: a phone that reads the code would ask itself. */
+const isOwnMachine = ['127.0.0.1', 'localhost', '[::1]'].includes(location.hostname)
 const today = day(new Date().toISOString())
 const chain = computed(() => rig.value?.review.boxes.map((box, k) => ({ box, coupling: rig.value?.review.couplings[k] })) ?? [])
 const print = () => window.print()
@@ -25,6 +28,12 @@ const print = () => window.print()
     <p v-if="query.error.value">{{ sentenceOf(query.error.value) }}</p>
     <article v-else-if="rig">
       <header>
+        <div class="opens">
+          <QrCode class="qr" :text="address" :label="`Code that opens ${address}`" />
+          <span class="small"
+            >opens the rig<template v-if="isOwnMachine">,<br />on this machine only</template></span
+          >
+        </div>
         <h1>{{ rig.document.name }}</h1>
         <p>{{ rig.review.craft.note ?? rig.review.craft.kind }}</p>
         <p class="muted small">
@@ -44,7 +53,7 @@ const print = () => window.print()
           </template></template
         >
       </p>
-      <div class="sections"><SheetBody :sections="rig.review.sheet" /></div>
+      <div class="sections"><SheetBody :sections="rig.review.sheet" :wires="rig.review.wiring.wires" /></div>
       <footer class="small">
         Propellers off, wheels and hull clear. Handset on first and off last. Antenna before power. Local rules come first. An empty box is still
         open.
@@ -73,6 +82,18 @@ article {
 header {
   border-bottom: 2px solid var(--petrol);
   padding-bottom: 0.6rem;
+  display: flow-root;
+}
+.opens {
+  float: right;
+  margin-left: 1rem;
+  text-align: center;
+  line-height: 1.15;
+}
+.qr {
+  width: 25mm;
+  height: 25mm;
+  margin: 0 auto;
 }
 .chain {
   padding: 0.6rem 0;

@@ -63,7 +63,9 @@ const keepPort = (value: number | null) => {
                 <option v-for="one in lines" :key="one.title" :value="one">{{ one.title }}</option>
               </select></label
             >
-            <a-button v-if="state !== 'serial'" type="primary" @click="line && listenToSerial(line)">Choose the adapter</a-button>
+            <a-button v-if="state !== 'serial'" type="primary" :disabled="line === null" @click="line && listenToSerial(line)"
+              >Choose the adapter</a-button
+            >
             <a-button v-else @click="stop">Stop</a-button>
           </div>
         </template>
