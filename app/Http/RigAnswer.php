@@ -12,6 +12,7 @@ use Linguator\Core\Bench\RigReview;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\Plain;
 use Linguator\Core\Gear\GearCard;
+use Linguator\Core\Rig\HistoryRuns;
 use Linguator\Core\Rig\RigDocument;
 
 /** A rig as the screens want it: the document, everything computed from it, and its history, newest first. */
@@ -25,9 +26,10 @@ final class RigAnswer
         $last = $rig->lastPosition();
         $log = $rig->recent();
         $document = $rig->rig($log);
+        $runs = HistoryRuns::of($log);
         $history = [];
         foreach (array_reverse($log->entries, true) as $position => $entry) {
-            $history[] = ['position' => $position, 'standing' => $log->isStanding($position), 'entry' => array_intersect_key(get_object_vars($entry), self::TOLD)];
+            $history[] = ['position' => $position, 'standing' => $log->isStanding($position), 'run' => Plain::of($runs[$position] ?? null), 'entry' => array_intersect_key(get_object_vars($entry), self::TOLD)];
         }
 
         return Answer::json([

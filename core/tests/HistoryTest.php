@@ -8,6 +8,8 @@ use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Proof\CheckKind;
 use Linguator\Core\Proof\CheckMade;
 use Linguator\Core\Rig\EntryChange;
+use Linguator\Core\Rig\HistoryRun;
+use Linguator\Core\Rig\HistoryRuns;
 use Linguator\Core\Rig\ListChange;
 use Linguator\Core\Rig\PatchDone;
 use Linguator\Core\Rig\RigDocument;
@@ -152,4 +154,26 @@ it('tells the day on which a setting changed, also where the entry tells of a li
     $changed->log = [...($changed->log ?? []), $entry];
     $checks = json_encode(DemoRigs::review(RigDocument::of($changed))['readiness']['checks'], JSON_UNESCAPED_UNICODE);
     expect($checks)->toContain('the ends of a channel changed on 20 Nov 2026');
+});
+
+it('reads changes of one thing made in one go as one, and leaves all others by themselves', function () {
+    $entry = static fn (string $at, string $place, string $kind = 'change'): \stdClass => (object) ['at' => "2026-11-20T{$at}Z", 'kind' => $kind, 'text' => $place, 'before' => new \stdClass, 'after' => (object) ($place === '' ? [] : [$place => 1])];
+    $runs = HistoryRuns::of(new RigLog([
+        $entry('10:00:00', 'settings.windows'), $entry('10:01:00', 'settings.switches'), $entry('10:09:00', 'settings.windows'),
+        // Ten minutes and a second later somebody comes back to it: another run, and too short for one.
+        $entry('10:19:01', 'settings.windows'), $entry('10:20:00', 'settings.windows'),
+        $entry('10:21:00', 'settings.colours.a'), $entry('10:21:10', 'settings.colours.b'), $entry('10:21:20', 'settings.colours.c'), $entry('10:21:30', 'settings.order'),
+        $entry('10:22:00', 'settings.order', 'undo'), $entry('10:22:10', 'settings.order', 'undo'), $entry('10:22:20', 'settings.order', 'undo'),
+        $entry('10:23:00', ''), $entry('10:23:10', ''), $entry('10:23:20', ''),
+    ]));
+    $first = new HistoryRun(2, 'Switches and windows: 3 changes in one go');
+    $colours = new HistoryRun(7, 'Wire colours: 3 changes in one go');
+    expect($runs)->toEqual([0 => $first, 1 => $first, 2 => $first, 5 => $colours, 6 => $colours, 7 => $colours]);
+});
+
+it('keeps a change that touched two things by itself', function () {
+    $both = (object) ['at' => '2026-11-20T10:00:00Z', 'kind' => 'change', 'text' => 'Path', 'before' => new \stdClass, 'after' => (object) ['chain' => [], 'settings.windows' => []]];
+    $lists = (object) ['at' => '2026-11-20T10:00:00Z', 'kind' => 'change', 'text' => 'Window', 'before' => new \stdClass, 'after' => new \stdClass, 'lists' => (object) ['settings.windows' => new \stdClass]];
+    expect(HistoryRuns::of(new RigLog([$both, $both, $both])))->toBe([])
+        ->and(array_keys(HistoryRuns::of(new RigLog([$lists, $lists, $lists]))))->toBe([0, 1, 2]);
 });

@@ -34,6 +34,11 @@ final class CsvEdges implements WireCapture
         return $this->layout->names;
     }
 
+    public function grainUs(): null
+    {
+        return null;
+    }
+
     public function busiest(): int
     {
         $counts = array_fill(0, count($this->layout->names), 0);

@@ -185,6 +185,11 @@ final class VcdReader implements WireCapture
         [$this->level, $this->us] = [$level, $us];
     }
 
+    public function grainUs(): null
+    {
+        return null;
+    }
+
     public function busiest(): int
     {
         $counts = array_fill_keys(array_keys($this->variables), 0);

@@ -73,6 +73,11 @@ final class WavReader implements WireCapture
         return $this->sides === 1 ? ['mono'] : ['left', 'right'];
     }
 
+    public function grainUs(): float
+    {
+        return $this->usPerSample;
+    }
+
     /** The side with the larger swing. */
     public function busiest(): int
     {

@@ -12,6 +12,9 @@ interface WireCapture
     /** @return list<string> Names of the wires, as the capture tells them. */
     public function wires(): array;
 
+    /** How far apart its samples lie, µs: what is finer stands between two of them; null: its times are its own. */
+    public function grainUs(): ?float;
+
     /** Position of the wire that changes most. */
     public function busiest(): int;
 

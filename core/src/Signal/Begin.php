@@ -18,6 +18,7 @@ final readonly class Begin
      * @param  int|null  $wire  Position of the one that is read; null: the capture holds no wire.
      * @param  LineSetting|null  $unknownLine  How bytes seem to stand on a wire whose format is not known.
      * @param  float|null  $endsUs  Where what was looked at ends; null: the capture holds no wire.
+     * @param  float|null  $grainUs  How far apart the samples of a recording lie; null: it is none.
      * @param  string  $bytes  The first ones, for what can be said of a format that is not known.
      */
     public function __construct(
@@ -31,6 +32,7 @@ final readonly class Begin
         public ?LineSetting $unknownLine = null,
         public ?float $endsUs = null,
         public string $bytes = '',
+        public ?float $grainUs = null,
     ) {
     }
 

@@ -97,7 +97,7 @@ final readonly class Decoder
         $guess = $choice->isRecognised() ? null : LineGuess::of($head, $facts);
         $times = $head[count($head) - 1]->times;
 
-        return new Begin($kind, $options, $choice, $isUnitTold, $capture->wires(), $wire, $facts, $guess?->line, $times[count($times) - 1] ?? null, $guess->bytes ?? $choice->bytes);
+        return new Begin($kind, $options, $choice, $isUnitTold, $capture->wires(), $wire, $facts, $guess?->line, $times[count($times) - 1] ?? null, $guess->bytes ?? $choice->bytes, $capture->grainUs());
     }
 
     private static function log(Begin $begin, Damage $damage, FrameTally $tally): ValueLog

@@ -38,6 +38,7 @@ final readonly class DeskView implements \JsonSerializable
             'late_above_ms' => Steps::msOf($this->tally?->periods->lateAboveUs()),
             'byte_us' => $line?->byteUs(),
             'bit_us' => $line?->bitUs,
+            'grain_us' => $this->decoding->begin->grainUs,
             'card_draft' => $this->decoding instanceof Unrecognised ? CardDraft::text($this->decoding) : null,
         ];
     }

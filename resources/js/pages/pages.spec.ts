@@ -216,7 +216,7 @@ describe('two moments of a rig', () => {
     const handle = { ...fakeHandle().handle, patch: (patch: unknown) => (patched.push(patch), Promise.resolve(true)) }
     const rig = {
       ...rigOf('rig-dunlin'),
-      history: [{ position: 1, standing: true, entry: { at: '2026-11-20T18:01:00Z', kind: 'change', text: 'Ends' } }],
+      history: [{ position: 1, standing: true, run: null, entry: { at: '2026-11-20T18:01:00Z', kind: 'change', text: 'Ends' } }],
     }
     const page = part(ComparePanel, { rig, handle, then: 1 })
     await flushPromises()

@@ -1,15 +1,12 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
 import { useSessionStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { postJson, sentenceOf } from '@/api/http'
-import { type RigData, rigQuery } from '@/api/rigs'
-import AttachedFiles from '@/components/AttachedFiles.vue'
+import type { HistoryItem, RigData } from '@/api/rigs'
 import { byDay, clock, heading } from '@/lib/dates'
-import { useNotice } from '@/composables/useNotice'
 import type { RigHandle } from '@/composables/useRig'
 import ComparePanel from './ComparePanel.vue'
 import DuplicateForm from './DuplicateForm.vue'
+import HistoryLine from './HistoryLine.vue'
 import LikePanel from './LikePanel.vue'
 
 export interface HistoryPanelProps {
@@ -19,30 +16,21 @@ export interface HistoryPanelProps {
 const props = defineProps<HistoryPanelProps>()
 defineEmits<{ remove: [] }>()
 
-const client = useQueryClient()
-const notice = useNotice()
 const wantsRemoval = ref(false)
 const wantsLike = ref(false)
 const days = computed(() => byDay(props.rig.history, (item) => item.entry.at))
 const note = useSessionStorage(`linguator.note/${props.rig.slug}`, '')
 const then = ref<number | null>(null)
 
-const filesOf = (position: number) => props.rig.attachments.filter((file) => file.position === position)
-
-async function attach(position: number, event: Event): Promise<void> {
-  const field = event.target as HTMLInputElement
-  const file = field.files?.[0]
-  field.value = ''
-  if (!file) return
-  const form = new FormData()
-  form.append('file', file)
-  try {
-    await postJson(`/rigs/${props.rig.slug}/entries/${position}/attachments`, form)
-    await client.invalidateQueries({ queryKey: rigQuery(props.rig.slug).queryKey })
-    notice.say(`${file.name} is kept with this entry.`)
-  } catch (error) {
-    notice.warn(sentenceOf(error))
+/** Entries one after the other that belong together, as one; the others by themselves. */
+function runsOf(items: HistoryItem[]): { says: string | null; items: HistoryItem[] }[] {
+  const runs: { newest: number | null; says: string | null; items: HistoryItem[] }[] = []
+  for (const item of items) {
+    const last = runs[runs.length - 1]
+    if (last && last.newest === (item.run?.newest ?? null)) last.items.push(item)
+    else runs.push({ newest: item.run?.newest ?? null, says: item.run?.says ?? null, items: [item] })
   }
+  return runs
 }
 
 async function write(): Promise<void> {
@@ -67,36 +55,22 @@ async function write(): Promise<void> {
     <section v-for="[day, items] in days" :key="day">
       <h3>{{ heading(day) }}</h3>
       <ul class="plain-list">
-        <li v-for="item in items" :key="item.position">
-          <span class="value muted time">{{ clock(item.entry.at) }}</span>
-          <span class="kind muted small">{{ item.entry.kind === 'undo' ? 'back' : item.entry.kind }}</span>
-          <span class="text">{{ item.entry.text }} <AttachedFiles :files="filesOf(item.position)" /></span>
-          <span class="acts">
-            <button
-              v-if="item.standing"
-              type="button"
-              class="link-button small"
-              :aria-label="`Take back: ${item.entry.text}`"
-              @click="handle.undo(item.position)"
-            >
-              Take back
-            </button>
-            <RouterLink class="small" :to="`/rigs/${rig.slug}/at/${item.position}`" :aria-label="`As it was after: ${item.entry.text}`"
-              >as it was</RouterLink
-            >
-            <button type="button" class="link-button small" :aria-label="`What changed since: ${item.entry.text}`" @click="then = item.position">
-              since then
-            </button>
-            <label class="attach small"
-              >attach<input
-                type="file"
-                class="sr-only"
-                accept="image/png,image/jpeg,image/webp,text/plain,.txt"
-                :aria-label="`Attach a file to: ${item.entry.text}`"
-                @change="attach(item.position, $event)"
-            /></label>
-          </span>
-        </li>
+        <template v-for="run in runsOf(items)" :key="run.items[0]?.position">
+          <li v-if="run.says !== null" class="run">
+            <details>
+              <summary>
+                <span class="value muted time">{{ clock(run.items[0]?.entry.at ?? '') }}</span> <span class="kind muted small">changes</span>
+                {{ run.says }}
+              </summary>
+              <ul class="plain-list">
+                <HistoryLine v-for="item in run.items" :key="item.position" :rig="rig" :item="item" :handle="handle" @then="then = $event" />
+              </ul>
+            </details>
+          </li>
+          <template v-else>
+            <HistoryLine v-for="item in run.items" :key="item.position" :rig="rig" :item="item" :handle="handle" @then="then = $event" />
+          </template>
+        </template>
       </ul>
     </section>
     <p v-if="rig.history_total > rig.history.length" class="muted">
@@ -133,14 +107,6 @@ h3 {
   margin-top: 1.1rem;
   border-bottom: 1px solid var(--line);
 }
-li {
-  display: grid;
-  grid-template-columns: 3.2rem 6.4rem 1fr auto;
-  position: relative;
-  gap: 0.5rem;
-  padding: 0.25rem 0;
-  align-items: baseline;
-}
 .note {
   display: flex;
   gap: 0.6rem;
@@ -149,39 +115,28 @@ li {
 .note .field {
   flex: 1;
 }
-.acts {
-  display: flex;
-  gap: 0.9rem;
-  align-items: baseline;
-}
-.attach {
-  position: relative;
-  color: var(--petrol);
-  text-decoration: underline;
-  text-underline-offset: 3px;
+summary {
+  padding: 0.25rem 0;
   cursor: pointer;
 }
-.attach:focus-within {
-  outline: 2px solid var(--focus);
-  outline-offset: 2px;
+.time {
+  display: inline-block;
+  min-width: 3.2rem;
+}
+.kind {
+  display: inline-block;
+  min-width: 6rem;
+}
+.run ul {
+  border-left: 3px solid var(--line);
+  padding-left: 0.8rem;
 }
 .files p {
   margin-top: 0.4rem;
 }
 @media (max-width: 700px) {
-  li {
-    grid-template-columns: 3.2rem 1fr;
-  }
   .kind {
     display: none;
-  }
-  .acts {
-    grid-column: 2;
-    flex-wrap: wrap;
-    gap: 0.2rem 1.1rem;
-  }
-  .acts > * {
-    min-height: 36px;
   }
 }
 </style>

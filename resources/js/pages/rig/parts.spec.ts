@@ -290,13 +290,13 @@ describe('the wires', () => {
     const { handle, meant } = fakeHandle()
     const page = part(WiringStep, { rig: rigOf('rig-dunlin'), handle }, [CHOICES])
     const fields = page.findAll('input.colour')
-    await fields[0]?.setValue(' white ')
+    await fields[0]?.setValue(' yellow ')
     await fields[0]?.trigger('change')
-    await fields[2]?.setValue('black')
+    await fields[2]?.setValue('brown')
     await fields[2]?.trigger('change')
     expect(meant).toEqual([
-      ['colour-wire', { row: 'weft-r16i-all-channels', wire: 'signal', colour: 'white' }],
-      ['colour-wire', { row: 'weft-r16i-all-channels', wire: 'ground', colour: 'black' }],
+      ['colour-wire', { row: 'weft-r16i-all-channels', wire: 'signal', colour: 'yellow' }],
+      ['colour-wire', { row: 'weft-r16i-all-channels', wire: 'ground', colour: 'brown' }],
     ])
   })
 })

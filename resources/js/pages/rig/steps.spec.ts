@@ -394,7 +394,7 @@ describe('rates', () => {
   it('are told one by one, inside their bounds', async () => {
     const { handle, meant } = fakeHandle()
     const rates = dunlin().switches.rates
-    const page = part(RatesPanel, { rates, handle })
+    const page = part(RatesPanel, { rates, handle, menu: null })
     const field = (label: string) => page.find(`[aria-label="${rates[0]?.function}, ${label}"]`)
     await field('Rate, %').setValue('70')
     await field('Low rate, %').setValue('')
@@ -412,12 +412,12 @@ describe('thresholds', () => {
   it('are set as suggested in one go, or one by one', async () => {
     const { handle, meant } = fakeHandle()
     const read = dunlin().travel.thresholds
-    const waits = part(ThresholdsPanel, { thresholds: read, handle })
+    const waits = part(ThresholdsPanel, { thresholds: read, handle, menu: null })
     expect(waits.text()).toContain('its ends are about to change')
     expect(waits.text()).not.toContain('Set as suggested')
     waits.unmount()
     const thresholds = { ...read, waits_for: null, suggested: { low: 1095, high: 2002, deadband: 3 } }
-    const page = part(ThresholdsPanel, { thresholds, handle })
+    const page = part(ThresholdsPanel, { thresholds, handle, menu: 'In' })
     expect(page.text()).toContain('1095 µs')
     await button(page, 'Set as suggested').trigger('click')
     await page.find('[aria-label="Dead band, µs"]').setValue('6')
@@ -430,7 +430,7 @@ describe('thresholds', () => {
   it('offer nothing where they are as suggested', () => {
     const { handle } = fakeHandle()
     const thresholds = dunlin().travel.thresholds
-    const page = part(ThresholdsPanel, { thresholds: { ...thresholds, ...thresholds?.suggested }, handle })
+    const page = part(ThresholdsPanel, { thresholds: { ...thresholds, ...thresholds?.suggested }, handle, menu: null })
     expect(page.text()).not.toContain('Set as suggested')
   })
 })
@@ -574,6 +574,7 @@ describe('the history', () => {
   const item = (position: number, text: string, standing = true, kind = 'change') => ({
     position,
     standing,
+    run: null as { newest: number; says: string } | null,
     entry: { at: `2026-11-20T18:0${position}:00Z`, kind, text },
   })
   const history = (change: Partial<RigData> = {}) => {
@@ -608,6 +609,18 @@ describe('the history', () => {
     answer(true)
     await flushPromises()
     expect((page.find('[aria-label="A note"]').element as HTMLInputElement).value).toBe('')
+  })
+
+  it('shows changes made in one go as one line that opens, each of them still to be taken back', async () => {
+    const run = { newest: 4, says: 'Switches and windows: 3 changes in one go' }
+    const items = [item(5, 'Order'), ...[4, 3, 2].map((position) => ({ ...item(position, `Window ${position}`), run })), item(1, 'Ends set')]
+    const { page, undone } = history({ history: items } as Partial<RigData>)
+    expect(page.findAll('details')).toHaveLength(1)
+    expect(page.find('summary').text()).toContain(run.says)
+    expect(page.findAll('details li')).toHaveLength(3)
+    expect(page.find('details').text()).not.toContain('Ends set')
+    await page.find('[aria-label="Take back: Window 3"]').trigger('click')
+    expect(undone).toEqual([3])
   })
 
   it('asks before a rig is taken off the bench', async () => {

@@ -6,6 +6,8 @@ import { timeWords } from '@/lib/scale'
 
 export interface LineFactsListProps {
   answer: DecodeAnswer
+  /** How far apart the samples of a recording lie, µs; null: it is none. */
+  grain: number | null
 }
 const props = defineProps<LineFactsListProps>()
 
@@ -37,6 +39,11 @@ const facts = computed(() => {
     rows.push(['begins with', (measured.first_bytes.match(/../g) ?? []).slice(0, 32).join(' ')])
   if (props.answer.wire !== undefined && props.answer.wires.length > 1)
     rows.push(['wire', `${props.answer.wire} of ${props.answer.wires.join(', ')}`])
+  if (props.grain !== null)
+    rows.push([
+      'grain',
+      `a sample every ${figure(props.grain, 1)} µs (${figure(1e6 / props.grain, 0)} a second); what is finer is worked out between two`,
+    ])
   rows.push(['captured as', `${props.answer.kind}${props.answer.bytes === undefined ? '' : `, ${props.answer.bytes} bytes`}`])
   return rows
 })

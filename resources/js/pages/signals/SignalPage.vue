@@ -176,7 +176,7 @@ const keepRate = (value: number | null) => {
         <p v-if="reading.data.value.desk.card_draft" class="next">
           <RouterLink :to="{ path: '/signals/formats', query: { from: id } }">Write a format card from what was measured</RouterLink>
         </p>
-        <LineFactsList :answer="answer" />
+        <LineFactsList :answer="answer" :grain="reading.data.value?.desk.grain_us ?? null" />
         <CaptureLenses v-if="drawn" :reading="reading.data.value" :options="options" :channel="channel" />
         <ChannelTable
           v-if="answer.channels.length > 0"

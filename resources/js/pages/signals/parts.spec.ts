@@ -100,9 +100,14 @@ describe('the time from frame to frame', () => {
 
 describe('the facts of a line', () => {
   const facts = (name: string) => {
-    const page = part(LineFactsList, { answer: readingOf(name).answer })
+    const page = part(LineFactsList, { answer: readingOf(name).answer, grain: readingOf(name).desk.grain_us })
     return Object.fromEntries(page.findAll('div').map((row) => [row.find('dt').text(), row.find('dd').text()]))
   }
+
+  it('say how coarse a recording is, and nothing of the kind where times are their own', () => {
+    expect(facts('mudlark-train.wav').grain).toMatch(/^a sample every (20\.8|22\.7) µs \((48000|44100) a second\)/)
+    expect(facts('dunlin-wrong-way-up.vcd').grain).toBeUndefined()
+  })
 
   it('name baud, parity and polarity of a format that is known', () => {
     const line = facts('dunlin-wrong-way-up.vcd')
@@ -124,7 +129,7 @@ describe('the facts of a line', () => {
       line: null,
       line_facts: { frame_bytes: 8, header: '71', check: 'sum8, over the bytes from 1 on', first_bytes: '7105dc', parity_errors: 0, stop_errors: 3 },
     }
-    const page = part(LineFactsList, { answer })
+    const page = part(LineFactsList, { answer, grain: null })
     expect(page.text()).toContain('repeats every8 bytes')
     expect(page.text()).toContain('always the same0x71')
     expect(page.text()).toContain('check that holdssum8, over the bytes from 1 on')

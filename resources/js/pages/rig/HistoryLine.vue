@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { postJson, sentenceOf } from '@/api/http'
+import { type HistoryItem, type RigData, rigQuery } from '@/api/rigs'
+import AttachedFiles from '@/components/AttachedFiles.vue'
+import { useNotice } from '@/composables/useNotice'
+import type { RigHandle } from '@/composables/useRig'
+import { clock } from '@/lib/dates'
+
+export interface HistoryLineProps {
+  rig: RigData
+  item: HistoryItem
+  handle: RigHandle
+}
+const props = defineProps<HistoryLineProps>()
+/** Asks what has changed since this entry. */
+defineEmits<{ then: [position: number] }>()
+
+const client = useQueryClient()
+const notice = useNotice()
+const files = computed(() => props.rig.attachments.filter((file) => file.position === props.item.position))
+
+async function attach(event: Event): Promise<void> {
+  const field = event.target as HTMLInputElement
+  const file = field.files?.[0]
+  field.value = ''
+  if (!file) return
+  const form = new FormData()
+  form.append('file', file)
+  try {
+    await postJson(`/rigs/${props.rig.slug}/entries/${props.item.position}/attachments`, form)
+    await client.invalidateQueries({ queryKey: rigQuery(props.rig.slug).queryKey })
+    notice.say(`${file.name} is kept with this entry.`)
+  } catch (error) {
+    notice.warn(sentenceOf(error))
+  }
+}
+</script>
+
+<template>
+  <li>
+    <span class="value muted time">{{ clock(item.entry.at) }}</span>
+    <span class="kind muted small">{{ item.entry.kind === 'undo' ? 'back' : item.entry.kind }}</span>
+    <span class="text">{{ item.entry.text }} <AttachedFiles :files="files" /></span>
+    <span class="acts">
+      <button
+        v-if="item.standing"
+        type="button"
+        class="link-button small"
+        :aria-label="`Take back: ${item.entry.text}`"
+        @click="handle.undo(item.position)"
+      >
+        Take back
+      </button>
+      <RouterLink class="small" :to="`/rigs/${rig.slug}/at/${item.position}`" :aria-label="`As it was after: ${item.entry.text}`"
+        >as it was</RouterLink
+      >
+      <button type="button" class="link-button small" :aria-label="`What changed since: ${item.entry.text}`" @click="$emit('then', item.position)">
+        since then
+      </button>
+      <label class="attach small"
+        >attach<input
+          type="file"
+          class="sr-only"
+          accept="image/png,image/jpeg,image/webp,text/plain,.txt"
+          :aria-label="`Attach a file to: ${item.entry.text}`"
+          @change="attach"
+      /></label>
+    </span>
+  </li>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: 3.2rem 6.4rem 1fr auto;
+  position: relative;
+  gap: 0.5rem;
+  padding: 0.25rem 0;
+  align-items: baseline;
+}
+.acts {
+  display: flex;
+  gap: 0.9rem;
+  align-items: baseline;
+}
+.attach {
+  position: relative;
+  color: var(--petrol);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+.attach:focus-within {
+  outline: 2px solid var(--focus);
+  outline-offset: 2px;
+}
+@media (max-width: 700px) {
+  li {
+    grid-template-columns: 3.2rem 1fr;
+  }
+  .kind {
+    display: none;
+  }
+  .acts {
+    grid-column: 2;
+    flex-wrap: wrap;
+    gap: 0.2rem 1.1rem;
+  }
+  .acts > * {
+    min-height: 36px;
+  }
+}
+</style>
