@@ -113,6 +113,7 @@ it('refuses what the rig has not, at the key where it is named', function (strin
     'rates out of bounds' => ['dunlin', 'set-rates', ['channel' => 1, 'expo_pct' => 101], 'expo_pct', '101'],
     'thresholds without a controller' => ['sanderling', 'set-thresholds', ['low' => 1000], '', 'no controller'],
     'channels that are right' => ['dunlin', 'put-channels-right', [], '', 'Nothing is wrong'],
+    'levels of another switch' => ['dunlin', 'set-switch', ['function' => 'mode', 'levels_us' => [990, 2010]], 'levels_us', 'Found 2 levels; expected 3, one for each position of L2.'],
     'an order that is right' => ['dunlin', 'mend-order', ['at' => 'controller'], 'at', 'cannot be mended'],
     'a check of another step' => ['avocet', 'make-check', ['check' => 'bind', 'passed' => true], 'check', 'its own step, bind'],
     'a sign-off by nobody' => ['avocet', 'sign-off', ['by' => '  '], 'by', 'Nobody'],
@@ -132,4 +133,13 @@ it('gives no function a channel that something rides on', function () {
         expect($rig->switchOf("aux_$k")->channel)->toBe($k);
     }
     expect(fn () => DemoRigs::did($rig, meant('assign-switch', ['function' => 'late'])))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('channel'));
+});
+
+it('counts levels that were read, until the switch is set otherwise', function () {
+    $read = DemoRigs::did(DemoRigs::get('dunlin'), meant('set-switch', ['function' => 'mode', 'levels_us' => [991, 1502, 2009]]));
+    expect($read->switchOf('mode')?->levels()->us(2))->toBe(1502.0);
+    foreach ([['weight' => 80], ['offset' => 5], ['curve' => [-80, 0, 80]], ['switch' => 'R2']] as $told) {
+        expect(DemoRigs::did($read, meant('set-switch', ['function' => 'mode'] + $told))->switchOf('mode')?->measured)->toBeNull();
+    }
+    expect(DemoRigs::did($read, meant('set-switch', ['function' => 'mode', 'power_up' => 2]))->switchOf('mode')?->measured)->toBe([991.0, 1502.0, 2009.0]);
 });

@@ -13,6 +13,7 @@ use Linguator\Core\Steps\Told\FactKind;
 use Linguator\Core\Steps\Told\TellFact;
 use Linguator\Core\Steps\Told\ToldReview;
 use Linguator\Core\Steps\Travel\SetWeights;
+use Linguator\Core\Steps\Wiring\TellAntenna;
 use Linguator\Core\Tests\DemoRigs;
 use Linguator\Core\Tests\SheetText;
 
@@ -112,4 +113,16 @@ it('prints the procedures of a box, offers no order that cannot be set, and take
 it('names the pin that carries a train', function () {
     $rig = withCard('mudlark', 'weft-r8t', ['outputs' => [['format' => 'ppm', 'channels' => 8, 'period_ms' => [18], 'pin' => 1, 'level_v' => 3.3]]]);
     expect(DemoRigs::review($rig)['wiring']['wires'][0]['rows'][0]['from_pin'])->toBe('pin 1');
+});
+
+it('offers both schools of where an antenna sits, each with its price, and knows which was taken', function () {
+    $rig = DemoRigs::get('avocet');
+    $places = DemoRigs::review($rig)['wiring']['antenna_places'];
+    expect(array_column($places, 'is_chosen'))->toBe([false, false])->and($places[0]['price'])->not->toBe($places[1]['price']);
+    foreach ($places as $k => $place) {
+        $told = DemoRigs::did($rig, new TellAntenna($place['place']));
+        expect(array_keys(array_filter(array_column(DemoRigs::review($told)['wiring']['antenna_places'], 'is_chosen'))))->toBe([$k])
+            ->and($told->settings()->textOrNull('antenna'))->toBe($place['place']);
+    }
+    expect(DemoRigs::review(RigDocument::of(RigDocument::blank('New', 'plane')))['wiring']['antenna_places'])->toBe([]);
 });

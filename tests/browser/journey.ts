@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect } from './bench'
+import { expectPrints } from './printed'
 
 const BY = 'Wren'
 
@@ -256,6 +257,7 @@ export class Bencher {
   async sheet(): Promise<void> {
     await this.page.goto(`${this.address}/sheet`)
     await expect(this.page.locator('header')).toContainText('Ready. Signed off on')
+    await expectPrints(this.page)
   }
 
   private async tickAll(selector: string): Promise<void> {

@@ -21,6 +21,9 @@ final readonly class SetSwitch implements Intent
 {
     private const LEAST_LEVELS = 2;
 
+    /** What decides on its levels. */
+    private const SHAPES = ['switch' => true, 'weight' => true, 'offset' => true, 'curve' => true];
+
     /** @param  Node  $told  `function`, and what is set of it; null takes it back. */
     public function __construct(private string $function, private Node $told)
     {
@@ -42,9 +45,11 @@ final readonly class SetSwitch implements Intent
             $key = (string) $key;
             if ($key !== 'function') {
                 $values[$key] = $value;
-                $words[] = $this->words($key);
+                $words[] = $this->words($key, $before);
             }
         }
+        // What was read counts for what was set then.
+        $values += array_intersect_key($values, self::SHAPES) === [] ? [] : ['levels_us' => null];
         $switches = Items::of($rig, 'settings.switches')->changed(fn (Node $item): bool => $item->text('function') === $this->function, $values);
 
         return new Deed(RigPatch::of($switches->set() + $this->windows($rig, $before, $values)), implode('; ', $words));
@@ -76,14 +81,26 @@ final readonly class SetSwitch implements Intent
         return $windows === [] ? [] : ['settings.windows' => $windows];
     }
 
-    private function words(string $key): string
+    private function words(string $key, SwitchSetting $before): string
     {
         return match ($key) {
             'switch' => "$this->function on switch ".($this->told->textOrNull('switch') ?? 'not said'),
             'weight', 'offset' => sprintf('%s: %s %g %%', $this->function, $key, $this->told->number($key)),
+            'levels_us' => "$this->function: ".$this->readLevels($before),
             'power_up' => "$this->function: position {$this->told->int('power_up')} at power-up",
             default => "$this->function: levels ".$this->levels(),
         };
+    }
+
+    private function readLevels(SwitchSetting $before): string
+    {
+        $levels = $this->told->numbersOrNull('levels_us');
+        $positions = $before->switch?->positions;
+        if ($levels !== null && $positions !== null && count($levels) !== $positions) {
+            throw DocumentError::at('levels_us', sprintf('Found %d levels; expected %d, one for each position of %s.', count($levels), $positions, $before->switchId), 'wrong_count');
+        }
+
+        return $levels === null ? 'levels as computed' : 'levels read '.implode(' / ', array_map(static fn (float $us): string => sprintf('%g', $us), $levels)).' µs';
     }
 
     private function levels(): string

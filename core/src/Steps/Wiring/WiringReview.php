@@ -111,7 +111,7 @@ final readonly class WiringReview
 
     public function shown(): WiringView
     {
-        return new WiringView($this->wires, $this->power, $this->antennas(), $this->switchOn(), $this->fingerprint(), $this->isWired(), $this->range());
+        return new WiringView($this->wires, $this->power, $this->antennas(), $this->antennaPlaces(), $this->switchOn(), $this->fingerprint(), $this->isWired(), $this->range());
     }
 
     public function range(): RangeMeaning
@@ -140,6 +140,17 @@ final readonly class WiringReview
     private static function withModule(?Box $box, string $with): string
     {
         return $box instanceof Module ? $with.$box->name : '';
+    }
+
+    /** @return list<AntennaPlace> */
+    private function antennaPlaces(): array
+    {
+        if ($this->antennas() === []) {
+            return [];
+        }
+        $told = $this->rig->settings()->textOrNull('antenna');
+
+        return array_map(static fn (AntennaSchool $school): AntennaPlace => new AntennaPlace($school->place(), $school->price(), $school->place() === $told), AntennaSchool::cases());
     }
 
     private function wasWiredOtherwise(): bool

@@ -16,6 +16,7 @@ const KINDS = ['multirotor', 'plane', 'glider', 'boat', 'car', 'other'] as const
 const rename = (name: string) => props.handle.intend('rename-rig', { name })
 const tellKind = (kind: string) => props.handle.intend('tell-craft', { kind: kind as NonNullable<Told<'tell-craft'>['kind']> })
 const tellNote = (note: string) => props.handle.intend('tell-craft', { note })
+const tellMotor = (motor: string) => props.handle.intend('tell-craft', { motor_off: motor === '' ? null : (motor as 'low' | 'centre') })
 const lacksName = (text: string) => (text.trim() === '' ? `A craft has a name; it stays ${props.rig.document.name}.` : '')
 </script>
 
@@ -30,6 +31,13 @@ const lacksName = (text: string) => (text.trim() === '' ? `A craft has a name; i
     <LabelledField label="What it is" is-growing
       ><TextField :value="rig.document.craft.note ?? ''" :save="tellNote" maxlength="200" placeholder="2.6 m electric glider"
     /></LabelledField>
+    <LabelledField label="Its motor is off with the throttle"
+      ><SelectField :value="rig.document.craft.motor_off ?? ''" :save="tellMotor">
+        <option value="">as usual for its kind</option>
+        <option value="low">low</option>
+        <option value="centre">in the middle</option>
+      </SelectField></LabelledField
+    >
   </div>
 </template>
 

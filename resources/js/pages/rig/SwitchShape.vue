@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { SwitchRowView, Told } from '@/api/rigs'
 import LabelledField from '@/components/form/LabelledField.vue'
 import NumberField from '@/components/form/NumberField.vue'
 import SelectField from '@/components/form/SelectField.vue'
 import TextField from '@/components/form/TextField.vue'
 import type { RigHandle } from '@/composables/useRig'
-import { numbersFrom } from '@/lib/numberText'
+import { figure, numbersFrom } from '@/lib/numberText'
 
 /** What a switch sends at each of its positions. */
 export interface SwitchShapeProps {
@@ -20,7 +21,15 @@ const tell = (told: Omit<Told<'set-switch'>, 'function'>) => props.handle.intend
 const tellWeight = (weight: number | null) => tell({ weight: weight ?? 0 })
 const tellOffset = (offset: number | null) => tell({ offset: offset ?? 0 })
 const tellPowerUp = (position: string) => tell({ power_up: Number(position) })
+const read = computed(() => (props.row.measured ? props.row.levels.map((level) => figure(level.us)).join(' ') : ''))
+const tellRead = (text: string) => tell({ levels_us: text === '' ? null : (numbersFrom(text) as [number, number] | null) })
 const tellLevels = (text: string) => tell({ curve: text === '' ? null : (numbersFrom(text) ?? null) })
+
+function wrongRead(text: string): string {
+  return text.trim() === '' || (numbersFrom(text)?.length ?? 0) >= 2
+    ? ''
+    : `Found “${text.trim()}”; expected what was read at each position, like 988 1500 2012.`
+}
 
 function wrongLevels(text: string): string {
   const levels = text.trim() === '' ? [] : numbersFrom(text)
@@ -46,6 +55,9 @@ function wrongLevels(text: string): string {
         :save="tellLevels"
         maxlength="60"
         placeholder="evenly spread"
+    /></LabelledField>
+    <LabelledField label="Read at each position, µs"
+      ><TextField class="value wide" :value="read" :wrong="wrongRead" :save="tellRead" maxlength="80" placeholder="computed, not read"
     /></LabelledField>
     <LabelledField label="At power-up"
       ><SelectField :value="String(row.power_up)" :save="tellPowerUp">

@@ -28,6 +28,7 @@ function sentence(wire: WireView): string {
 const colour = (row: WireRow, wire: (typeof LINES)[number]) => (text: string) =>
   props.handle.intend('colour-wire', { row: row.key, wire, colour: text })
 const tellWired = (isWired: boolean) => props.handle.intend('tell-wired', { wired: isWired })
+const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { antenna })
 const tellPack = (pack: Pack | null) => props.handle.intend('tell-craft-pack', { pack })
 const tellSupply = (box: string) => (pack: Pack | null) => props.handle.intend('tell-supply', { box, pack })
 const tellVolts = (box: string) => (volts: number | null) => props.handle.intend('tell-supply', { box, volts })
@@ -153,6 +154,25 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
           <ul>
             <li v-for="antenna in wiring.antennas" :key="antenna.text">{{ antenna.text }}</li>
           </ul>
+          <fieldset v-if="wiring.antenna_places.length > 0" class="places">
+            <legend>Two schools for the receiver's, each at its price</legend>
+            <label v-for="one in wiring.antenna_places" :key="one.place">
+              <input type="radio" name="antenna" :checked="one.is_chosen" @change="tellAntenna(one.place)" />
+              <span
+                ><b>{{ one.place }}</b
+                ><span class="muted small">{{ one.price }}</span></span
+              >
+            </label>
+            <label class="own"
+              >or in your own words
+              <TextField
+                :value="rig.document.settings.antenna ?? ''"
+                :save="tellAntenna"
+                maxlength="200"
+                placeholder="behind the canopy"
+                aria-label="Where the receiver's antenna sits"
+            /></label>
+          </fieldset>
         </div>
         <div>
           <h3>Switching on and off</h3>
@@ -230,6 +250,27 @@ section h3 {
 }
 .halves li {
   margin-top: 0.25rem;
+}
+.places {
+  margin: 0.6rem 0 0;
+  padding: 0;
+  border: 0;
+}
+.places legend {
+  font-weight: 600;
+  padding: 0;
+}
+.places label {
+  display: flex;
+  gap: 0.6rem;
+  align-items: baseline;
+  padding: 0.35rem 0;
+}
+.places label .muted {
+  display: block;
+}
+.places .own {
+  flex-wrap: wrap;
 }
 @media (max-width: 900px) {
   .halves {

@@ -3,6 +3,8 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, useId } from 'vue'
 import { choicesQuery } from '@/api/choices'
 import TextField from '@/components/form/TextField.vue'
+import { namesQuery } from '@/api/shelf'
+import { offered } from './offered'
 import { type Entry, getAt, isEntry, setAt } from './cardPaths'
 import type { Field } from './fields'
 
@@ -38,6 +40,11 @@ function number(raw: string): number | undefined {
   return raw.trim() === '' || !Number.isFinite(parsed) ? undefined : parsed
 }
 
+/** What manuals and labels call families, variants and wire formats. */
+const names = useQuery({ ...namesQuery, enabled: props.field.names !== undefined || props.field.from === 'wire_formats' })
+const offers = computed(() => offered(names.data.value?.entries ?? [], props.field.names, props.entry.family))
+const meant = (raw: string) => offers.value.find((one) => one.aliases.some((alias) => alias.toLowerCase() === raw.trim().toLowerCase()))?.value
+
 const wordsOf = (raw: string) => raw.split(/[\s;,]+/).filter((word) => word !== '')
 
 /** What cannot be meant stays in the field and is marked. */
@@ -56,7 +63,7 @@ function tell(raw: string): Promise<boolean> {
   else if (props.field.type === 'numbers' || props.field.type === 'words') {
     const items = props.field.type === 'words' ? wordsOf(raw) : wordsOf(raw).map(number)
     put(items.length === 0 ? undefined : items)
-  } else put(raw === '' ? undefined : raw)
+  } else put(raw === '' ? undefined : (meant(raw) ?? raw))
   return Promise.resolve(true)
 }
 
@@ -115,8 +122,14 @@ const choices = useQuery({ ...choicesQuery, enabled: props.field.from !== undefi
 const options = computed<[string, string][]>(() => {
   const from = props.field.from
   if (from === undefined) return props.field.options ?? []
-  return (choices.data.value?.[from] ?? []).map((one) => (typeof one === 'string' ? [one, [...one].join(' ')] : [one.key, one.title]))
+  return (choices.data.value?.[from] ?? []).map((one) =>
+    typeof one === 'string' ? [one, [...one].join(' ')] : [one.key, one.title + alsoCalled(one.key)],
+  )
 })
+const alsoCalled = (format: string) => {
+  const aliases = names.data.value?.entries.find((one) => one.kind === 'format' && one.target === format)?.aliases ?? []
+  return aliases.length === 0 ? '' : ` (${aliases.join(', ')})`
+}
 /** A format of the user's own is none of the core's: what stands there is shown all the same. */
 const other = computed(() =>
   text.value === '' || text.value === NONE || options.value.some(([option]) => option === text.value) ? null : text.value,
@@ -182,7 +195,11 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
         :keep-as="`${at}${field.key}`"
         :placeholder="field.hint ?? 'not known'"
         :inputmode="field.type === 'number' ? 'decimal' : undefined"
+        :list="offers.length > 0 ? `${id}-names` : undefined"
       />
+      <datalist v-if="offers.length > 0" :id="`${id}-names`">
+        <option v-for="one in offers" :key="one.value" :value="one.value">{{ one.aliases.join(', ') }}</option>
+      </datalist>
       <span v-if="field.unit" class="muted small">{{ field.unit }}</span>
     </span>
   </label>

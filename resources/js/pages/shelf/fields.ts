@@ -16,6 +16,8 @@ export interface Field {
   none?: string
   /** The options are a list of the core. */
   from?: 'wire_formats' | 'chemistries' | 'orders'
+  /** Any name may be typed; those that are known are offered, by what manuals call them too. */
+  names?: 'family' | 'variant'
   /** For lists: the questions about one entry, what one is called, and what a new one starts as. */
   fields?: Field[]
   one?: string
@@ -59,8 +61,8 @@ const protocols = (isSender: boolean): Field => ({
   one: 'protocol',
   fresh: { family: '' },
   fields: [
-    { type: 'text', key: 'family', question: 'Family', hint: 'weft' },
-    { type: 'text', key: 'variant', question: 'Variant', hint: 'weft-8, auto' },
+    { type: 'text', key: 'family', question: 'Family', hint: 'weft', names: 'family' },
+    { type: 'text', key: 'variant', question: 'Variant', hint: 'weft-8, auto', names: 'variant' },
     periods('frame_ms', 'Frame period'),
     { type: 'number', key: 'channels', question: 'Channels' },
     { type: 'number', key: 'levels', question: 'Distinct values over full travel' },
