@@ -44,6 +44,9 @@ it('carries each of them on to a sign-off and its sheet, by nothing but what the
     // Whatever was left is on the sheet with its reason, and nothing else is.
     $left = array_values(array_filter($review->readiness->leftovers, static fn (stdClass $leftover): bool => $leftover->left !== null));
     expect(count($left))->toBe(count(get_object_vars($situation->leaves ?? new stdClass)));
+    // Nothing on the sheet is still open but what was left.
+    $open = array_filter($lines, static fn (string $line): bool => str_starts_with($line, '[open]'));
+    expect(count($open))->toBeLessThanOrEqual(count($left), "$situation->name: ".implode('; ', $open));
     foreach ($situation->leaves ?? [] as $reason) {
         expect(implode("\n", $lines))->toContain($reason);
     }

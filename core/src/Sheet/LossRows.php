@@ -30,8 +30,9 @@ final readonly class LossRows
     {
         $isCalm = $hop->severity === Severity::Ok || $hop->severity === Severity::Check;
 
+        // What nobody can set is not open.
         return array_values(array_filter([
-            new SheetRow("loss/$hop->hop/mode", $hop->receiver, $hop->modeSays, $hop->isSet ? RowState::Known : RowState::Open),
+            new SheetRow("loss/$hop->hop/mode", $hop->receiver, $hop->modeSays, $hop->isSet || $hop->ways === [] ? RowState::Known : RowState::Open),
             $this->stored($hop),
             $this->way($hop),
             new SheetRow("loss/$hop->hop/says", 'The craft', lcfirst($hop->says), $isCalm ? RowState::Known : RowState::Attention),

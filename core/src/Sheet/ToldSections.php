@@ -31,18 +31,11 @@ final readonly class ToldSections
         foreach ($this->told->asked() as $fact) {
             $said = $fact->group() === $group ? $fact->said($this->rig) : null;
             if ($said !== null) {
-                $rows[] = new SheetRow("told/$fact->value", $fact->label(), $said.$this->ofPack($fact), $this->isOpen($fact) ? RowState::Attention : RowState::Known);
+                $rows[] = new SheetRow("told/$fact->value", $fact->label(), implode(', ', array_filter([$said, $this->told->follows($fact)])), $this->isOpen($fact) ? RowState::Attention : RowState::Known);
             }
         }
 
         return new SheetSection($group->title(), $rows);
-    }
-
-    private function ofPack(Fact $fact): string
-    {
-        $volts = $fact === Fact::CellAlarm ? $this->told->packAlarmV() : null;
-
-        return $volts === null ? '' : sprintf(', %g V for the pack', $volts);
     }
 
     private function isOpen(Fact $fact): bool

@@ -11,6 +11,7 @@ final readonly class FactView
      * @param  list<string>  $choices
      * @param  FactRange|null  $range  In its unit; null: it is no number.
      * @param  string|float|bool|null  $value  Null: not said.
+     * @param  string|null  $follows  What follows from it here; null: nothing that can be said.
      */
     public function __construct(
         public Fact $fact,
@@ -22,6 +23,7 @@ final readonly class FactView
         public array $choices,
         public ?FactRange $range,
         public string|float|bool|null $value,
+        public ?string $follows,
     ) {
     }
 }

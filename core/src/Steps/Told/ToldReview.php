@@ -35,6 +35,7 @@ final readonly class ToldReview
             $fact->choices(),
             $fact->range(),
             $fact->of($this->rig),
+            $this->follows($fact),
         ), $this->asked());
     }
 
@@ -47,6 +48,14 @@ final readonly class ToldReview
         return Leftovers::of($this->rig, ...($rate === null || $isBack ? [] : [
             Leftover::open(StepKey::Path, 'set_up_rate', "The rate set for the set-up ({$rate}) is not put back.", FactGroup::Handset->value),
         ]));
+    }
+
+    /** What follows from something that was said, in words; null: nothing. */
+    public function follows(Fact $fact): ?string
+    {
+        $volts = $fact === Fact::CellAlarm ? $this->packAlarmV() : null;
+
+        return $volts === null ? null : sprintf('%g V for the pack', $volts);
     }
 
     /** The alarm of the whole pack, where its cells are told (V); null: it cannot be said. */

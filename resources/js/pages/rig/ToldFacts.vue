@@ -56,6 +56,7 @@ const hintId = (fact: FactView) => `hint-${fact.fact}`
             :maxlength="fact.kind === 'paragraph' ? 2000 : 200"
             :aria-describedby="fact.hint ? hintId(fact) : undefined"
           />
+          <b v-if="fact.follows" class="value">{{ fact.follows }}</b>
           <span v-if="fact.hint" :id="hintId(fact)" class="muted small hint">{{ fact.hint }}</span>
         </LabelledField>
       </template>
