@@ -199,6 +199,42 @@ test('long range on a cable: it goes on sending when its lead is pulled, so it i
   await bencher.failsafe()
   await expect(page.getByText(/Test it with the lead pulled/)).toBeVisible()
   await bencher.checkOut(READY)
+  await bencher.sheet()
+})
+
+test('a ready-made cable, colour by colour: ends stay as they are, and the controller takes them', async ({ page }) => {
+  const bencher = new Bencher(page)
+  await bencher.begin({
+    name: 'Cable as it came',
+    kind: 'multirotor',
+    handset: 'Ostrel 9',
+    craft: 'Ruddle F6',
+    channels: 8,
+    functions: STICKS,
+  })
+  await bencher.tickSettings()
+  await bencher.to('wiring')
+  // What a straight cable would do is said, before anything is plugged.
+  await expect(page.getByText('a straight lead puts ground on signal').first()).toBeVisible()
+  for (const [core, colour] of [
+    ['signal', 'white'],
+    ['plus', 'red'],
+    ['ground', 'black'],
+  ] as const) {
+    await page.getByLabel(`serial output: colour of ${core}`).fill(colour)
+    await page.getByLabel(`serial output: colour of ${core}`).press('Enter')
+  }
+  await expect(page.getByText('signal white, plus red, ground black').first()).toBeVisible()
+  await page.getByRole('radio', { name: /^upright, clear of everything/ }).check()
+  await bencher.to('travel')
+  await page.getByRole('radio', { name: /^Leave the handset/ }).check()
+  await bencher.prepare([1012, 1500, 1991])
+  await bencher.failsafe()
+  await bencher.checkOut(READY)
+  await bencher.sheet()
+  await expect(page.getByText('1012 to 1991 µs', { exact: true })).toBeVisible()
+  await expect(page.getByText('100 / 100 %, sub-trim 0').first()).toBeVisible()
+  await expect(page.getByText('upright, clear of everything')).toBeVisible()
 })
 
 test('gyros, pin by pin: the throttle goes past it, and every stick has its wire', async ({ page }) => {

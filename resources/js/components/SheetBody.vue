@@ -89,4 +89,13 @@ dt {
 .fresh {
   background: var(--amber-fill);
 }
+@media print {
+  .part {
+    margin-top: 0.6rem;
+  }
+  dl > div {
+    padding: 0.04rem 0;
+    line-height: 1.25;
+  }
+}
 </style>

@@ -27,6 +27,7 @@ enum Fact: string
     case VoltageShown = 'voltage_shown';
     case Sensors = 'sensors';
     case TelemetryAlarms = 'telemetry_alarms';
+    case SensorsFound = 'sensors_found';
     case ArmedOnly = 'sensors_when_armed';
     case ForcedLoss = 'forced_loss';
     case Notes = 'notes';
@@ -49,6 +50,7 @@ enum Fact: string
             self::VoltageShown => 'The voltage shown',
             self::Sensors => 'Sensors expected',
             self::TelemetryAlarms => 'Alarms of telemetry',
+            self::SensorsFound => 'Found on the bench',
             self::ArmedOnly => 'Sensors only when armed',
             self::ForcedLoss => 'Loss forced by a switch',
             self::Notes => 'Notes for the sheet',
@@ -67,6 +69,7 @@ enum Fact: string
             self::Firmware => 'of the sender and of the receiver',
             self::Identity => 'phrase or number that both ends share',
             self::Sensors => 'by name, as the handset lists them',
+            self::SensorsFound => 'which of them showed, and which did not',
             self::TelemetryAlarms => 'what speaks at which value',
             self::ForcedLoss => 'switch and position that cut the link for a test',
             self::Notes => 'where the button and the light are, what to look at first',
@@ -119,7 +122,7 @@ enum Fact: string
         return match ($this) {
             self::ThrottleCut, self::Timer, self::TimerStarts, self::CallOuts, self::MixesRemoved, self::ExtendedLimits, self::SetUpRate, self::SetUpRateBack => FactGroup::Handset,
             self::Firmware, self::Band, self::Identity => FactGroup::Bind,
-            self::CellAlarm, self::VoltageShown, self::Sensors, self::TelemetryAlarms, self::ArmedOnly => FactGroup::Wiring,
+            self::CellAlarm, self::VoltageShown, self::Sensors, self::SensorsFound, self::TelemetryAlarms, self::ArmedOnly => FactGroup::Wiring,
             self::ForcedLoss => FactGroup::Failsafe,
             self::Notes => FactGroup::Notes,
         };
@@ -132,7 +135,7 @@ enum Fact: string
             self::ThrottleCut => $rig->functions() === null || $rig->functions()->has('throttle'),
             self::TimerStarts => self::Timer->of($rig) !== null,
             self::SetUpRateBack => self::SetUpRate->of($rig) !== null,
-            self::ArmedOnly => self::Sensors->of($rig) !== null,
+            self::SensorsFound, self::ArmedOnly => self::Sensors->of($rig) !== null,
             default => true,
         };
     }

@@ -54,6 +54,7 @@ const print = () => window.print()
         >
       </p>
       <div class="sections"><SheetBody :sections="rig.review.sheet" :wires="rig.review.wiring.wires" /></div>
+      <section class="by-hand" aria-label="Notes by hand"><span class="muted small">By hand, with the date:</span></section>
       <footer class="small">
         Propellers off, wheels and hull clear. Handset on first and off last. Antenna before power. Local rules come first. An empty box is still
         open.
@@ -106,6 +107,13 @@ header {
   columns: 2;
   column-gap: 2rem;
 }
+.by-hand {
+  margin-top: 0.9rem;
+  height: 22mm;
+  break-inside: avoid;
+  background: repeating-linear-gradient(to bottom, transparent 0 calc(7mm - 1px), var(--line) calc(7mm - 1px) 7mm);
+  print-color-adjust: exact;
+}
 footer {
   margin-top: 1.2rem;
   border-top: 1px solid var(--line);
@@ -120,6 +128,10 @@ footer {
   }
 }
 @media print {
+  .by-hand {
+    height: 15mm;
+    margin-top: 0.5rem;
+  }
   .paper {
     max-width: none;
     padding: 0;
