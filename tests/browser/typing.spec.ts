@@ -66,7 +66,7 @@ test('wire colours typed down a row are all kept, and none is overwritten while 
   const fields = page.getByLabel(/: colour of/)
   await fields.first().focus()
   const before = await benchHas(page, address)
-  const colours = ['white', 'red', 'black']
+  const colours = ['yellow', 'orange', 'brown']
   for (const colour of colours) {
     await page.keyboard.press('Control+A')
     await page.keyboard.type(colour, KEY)
