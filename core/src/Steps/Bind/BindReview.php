@@ -27,7 +27,7 @@ use Linguator\Core\Rig\SettingNames;
 use Linguator\Core\Steps\Standing;
 
 /** Binding, hop by hop: the recipe for exactly these two boxes, what was tried, what to try next, and whether it was proven. */
-final readonly class BindReview
+final class BindReview
 {
     /** Families without a choice of channel modes are bound in this one. */
     private const NO_MODES = 'as it is';
@@ -35,9 +35,12 @@ final readonly class BindReview
     private const EIGHT = 8;
 
     /** @var list<Joint> The air links, from the handset on. */
-    private array $links;
+    private readonly array $links;
 
-    public function __construct(private RigDocument $rig)
+    /** @var list<BindHop>|null */
+    private ?array $hops = null;
+
+    public function __construct(private readonly RigDocument $rig)
     {
         $this->links = array_values(array_filter($rig->chain()->joints(), static fn (Joint $joint): bool => $joint->isAir()));
     }
@@ -56,7 +59,7 @@ final readonly class BindReview
     /** @return list<BindHop> */
     public function hops(): array
     {
-        return array_map($this->hop(...), $this->links, array_keys($this->links));
+        return $this->hops ??= array_map($this->hop(...), $this->links, array_keys($this->links));
     }
 
     /** The air link of a hop, from 1; null: there is none. */

@@ -23,20 +23,22 @@ use Linguator\Core\Steps\Leftovers;
 use Linguator\Core\Steps\Standing;
 
 /** The failsafe step: what comes of each loss, with how it is set on this receiver, what to store, and how it is tested. */
-final readonly class FailsafeStep
+final class FailsafeStep
 {
     private const SAFETY = 'Propellers off, or wheels and hull clear of the ground or water. Nobody in the plane of a rotor.';
 
-    public FailsafeReview $losses;
+    public readonly FailsafeReview $losses;
 
-    public function __construct(private RigDocument $rig)
+    private ?FailsafeView $shown = null;
+
+    public function __construct(private readonly RigDocument $rig)
     {
         $this->losses = new FailsafeReview($rig);
     }
 
     public function shown(): FailsafeView
     {
-        return new FailsafeView($this->hops(), Recovery::sentence($this->rig));
+        return $this->shown ??= new FailsafeView($this->hops(), Recovery::sentence($this->rig));
     }
 
     /** @return list<LossHop> */

@@ -41,6 +41,12 @@ final class SwitchReview
 
     private ?bool $comesHome = null;
 
+    /** @var list<SwitchRow>|null */
+    private ?array $rows = null;
+
+    /** @var list<RateRow>|null */
+    private ?array $rates = null;
+
     public function __construct(private readonly RigDocument $rig)
     {
         $this->travel = new TravelContext($rig);
@@ -153,20 +159,22 @@ final class SwitchReview
     /** @return list<SwitchRow> */
     public function rows(): array
     {
-        return array_map($this->row(...), $this->rig->switches());
+        return $this->rows ??= array_map($this->row(...), $this->rig->switches());
     }
 
     /** @return list<RateRow> Of the sticks that have them. */
     public function rates(): array
     {
-        $rates = [];
-        foreach ($this->travel->channels() as $channel => $function) {
-            if (Letter::ofFunction($function) !== null && $function !== Letter::Throttle->functionName()) {
-                $rates[] = $this->rate($channel, $function);
+        if ($this->rates === null) {
+            $this->rates = [];
+            foreach ($this->travel->channels() as $channel => $function) {
+                if (Letter::ofFunction($function) !== null && $function !== Letter::Throttle->functionName()) {
+                    $this->rates[] = $this->rate($channel, $function);
+                }
             }
         }
 
-        return $rates;
+        return $this->rates;
     }
 
     private function row(SwitchSetting $switch): SwitchRow

@@ -30,6 +30,8 @@ final class TravelReview
 
     private ?Findings $findings = null;
 
+    private ?TravelView $shown = null;
+
     /** @param  array<int, Draft>  $drafts  What is being typed, by channel. */
     public function __construct(private readonly RigDocument $rig, array $drafts = [])
     {
@@ -90,7 +92,7 @@ final class TravelReview
     {
         $model = $this->rig->handset()->model();
 
-        return new TravelView(
+        return $this->shown ??= new TravelView(
             array_map(fn (TravelRow $row): TravelRowView => $row->shown($this->copiesTo($row)), $this->rows),
             $this->rig->chain()->joins() ? array_map(static fn (ServoOnSwitch $servo): ServoOnSwitchView => $servo->shown(), $this->context->servosOnSwitches()) : [],
             $model,
