@@ -109,6 +109,13 @@ enum Code: string
     case ShortTravel = 'short_travel';
     case OverTravel = 'over_travel';
 
+    // A dance.
+    case EndNotHeld = 'end_not_held';
+    case Noisy = 'noisy';
+    case LevelsClose = 'levels_close';
+    case Dropout = 'dropout';
+    case MovedAtRest = 'moved_at_rest';
+
     // A capture.
     case NotRecognised = 'not_recognised';
     case LineInverted = 'line_inverted';

@@ -24,7 +24,7 @@ final readonly class Verbs
     /** @var array<string, class-string<Verb>> By name, so that asking one loads no other. */
     private const ALL = [
         'order' => OrderVerb::class, 'movement' => MovementVerb::class, 'plan' => PlanVerb::class, 'power' => PowerVerb::class,
-        'tune' => TuneVerb::class, 'thresholds' => ThresholdsVerb::class, 'switch' => SwitchVerb::class, 'rates' => RatesVerb::class, 'percent' => PercentVerb::class,
+        'dance' => DanceVerb::class, 'tune' => TuneVerb::class, 'thresholds' => ThresholdsVerb::class, 'switch' => SwitchVerb::class, 'rates' => RatesVerb::class, 'percent' => PercentVerb::class,
         'pulse-train' => PulseTrainVerb::class, 'latency' => LatencyVerb::class, 'range' => RangeVerb::class, 'bind-ladder' => BindLadderVerb::class,
         'diagnose' => DiagnoseVerb::class, 'simulate' => SimulateVerb::class, 'probe' => ProbeVerb::class,
         'failsafe' => FailsafeVerb::class, 'readiness' => ReadinessVerb::class, 'encode' => EncodeVerb::class, self::DECODE => DecodeVerb::class,

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Dance;
+
+/** Stretches of a log that say nothing of what somebody does: values frozen, set to others all at once, or no rows at all. */
+final readonly class Dropouts
+{
+    /** A shorter one does no harm (ms). */
+    private const LEAST_MS = 200.0;
+
+    /** Rows that stay the same are nothing odd where so many do. */
+    private const USUALLY_SAME = 0.5;
+
+    /** More than this share of a log, or more often, is how the log is. */
+    private const LONGEST_SHARE = 0.4;
+
+    private const MOST_RUNS = 3;
+
+    /** A jump of so many channels in one row (as a share) is nobody's hand. */
+    private const MOST = 0.5;
+
+    private const JUMP_US = 20.0;
+
+    /** A gap is one that no slow sender explains. */
+    private const SLOW_PERIODS = 8;
+
+    /**
+     * @param  list<bool>  $isUsed  By row.
+     * @param  list<bool>  $isCut  Whether time is missing before a row.
+     * @param  list<float>  $begins  ms
+     */
+    private function __construct(public array $isUsed, public array $isCut, public array $begins)
+    {
+    }
+
+    public static function in(DanceLog $log): self
+    {
+        $used = array_fill(0, $log->count(), true);
+        $cut = array_fill(0, $log->count(), false);
+        $begins = [];
+        foreach ([...self::frozen($log), ...self::replaced($log)] as [$from, $to]) {
+            if ($used[$from]) {
+                $begins[] = $log->times[$from];
+            }
+            for ($k = $from; $k <= $to; $k++) {
+                $used[$k] = false;
+            }
+            if ($to + 1 < $log->count()) {
+                $cut[$to + 1] = true;
+            }
+        }
+        $longest = max(self::LEAST_MS, self::SLOW_PERIODS * $log->periodMs());
+        foreach ($log->times as $k => $ms) {
+            if ($k > 0 && $ms - $log->times[$k - 1] > $longest) {
+                $cut[$k] = true;
+                $begins[] = $log->times[$k - 1];
+            }
+        }
+        sort($begins);
+
+        return new self($used, $cut, $begins);
+    }
+
+    /** @return list<array{int, int}> First and last row of each stretch in which every channel stands still to the last digit, where rows otherwise change. */
+    private static function frozen(DanceLog $log): array
+    {
+        $count = $log->count();
+        [$runs, $from, $same] = [[], 0, 0];
+        for ($k = 1; $k <= $count; $k++) {
+            if ($k < $count && self::isSame($log, $k)) {
+                continue;
+            }
+            if ($log->times[$k - 1] - $log->times[$from] > self::LEAST_MS) {
+                $runs[] = [$from, $k - 1];
+            } else {
+                $same += $k - 1 - $from;
+            }
+            $from = $k;
+        }
+        $frozen = array_sum(array_map(static fn (array $run): int => $run[1] - $run[0], $runs));
+        $others = $count - 1 - $frozen;
+        // Without noise every rest and every hold looks the same: that is no dropout.
+        $isOdd = $others > 0 && $same / $others <= self::USUALLY_SAME && $frozen / ($count - 1) <= self::LONGEST_SHARE && count($runs) <= self::MOST_RUNS;
+
+        return $isOdd ? $runs : [];
+    }
+
+    private static function isSame(DanceLog $log, int $row): bool
+    {
+        foreach ($log->channels as $values) {
+            if ($values[$row] !== $values[$row - 1]) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return list<array{int, int}> First and last row of each stretch that most channels jump into and out of in one row. */
+    private static function replaced(DanceLog $log): array
+    {
+        $jumps = [];
+        $most = self::MOST * count($log->channels);
+        for ($k = 1; $k < $log->count(); $k++) {
+            $moved = 0;
+            foreach ($log->channels as $values) {
+                $moved += abs($values[$k] - $values[$k - 1]) > self::JUMP_US ? 1 : 0;
+            }
+            if ($moved > 1 && $moved > $most) {
+                $jumps[] = $k;
+            }
+        }
+        $runs = [];
+        for ($j = 0; $j + 1 < count($jumps); $j++) {
+            if (self::isFixed($log, $jumps[$j], $jumps[$j + 1] - 1)) {
+                $runs[] = [$jumps[$j], $jumps[$j + 1] - 1];
+                $j++;
+            }
+        }
+
+        return $runs;
+    }
+
+    /** Whether what jumped stays where it jumped to. */
+    private static function isFixed(DanceLog $log, int $from, int $to): bool
+    {
+        foreach ($log->channels as $values) {
+            if (abs($values[$from] - $values[$from - 1]) > self::JUMP_US) {
+                $stretch = array_slice($values, $from, $to - $from + 1);
+                if ($stretch !== [] && max($stretch) - min($stretch) > self::JUMP_US) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+}

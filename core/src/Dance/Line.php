@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Dance;
+
+use Linguator\Core\Quantity\Middle;
+
+/** One channel over the rows that are used: where it stays, and its ways from there and back. */
+final class Line
+{
+    /** A plateau lasts at least so long (ms) … */
+    private const PLATEAU_MS = 150.0;
+
+    /** … within so many σ, or so many µs, of its median. */
+    private const SIGMAS = 6.0;
+
+    private const LEAST_TOLERANCE_US = 6.0;
+
+    /** σ beforehand comes of the quieter stretches of this length (ms): somebody moves in the others. */
+    private const STRETCH_MS = 300.0;
+
+    private const QUIET = 0.3;
+
+    /** A way leaves by more than this share of the channel's own range, which counts as this long at least (µs). */
+    private const LEAVES = 0.05;
+
+    private const LEAST_RANGE_US = 800.0;
+
+    /** A spring brings a stick home within this share of its range. */
+    private const HOME = 0.02;
+
+    /** Nobody holds a stick longer (ms): what stays longer is at home there. */
+    private const LONGEST_HOLD_MS = 2500.0;
+
+    /** µs */
+    public readonly float $tolerance;
+
+    /** From the lowest to the highest value, µs. */
+    public readonly float $rangeUs;
+
+    /** @var list<float> Values with single odd ones taken out: medians of three. */
+    public readonly array $smooth;
+
+    /** @var list<Plateau> */
+    public readonly array $plateaus;
+
+    /** @var list<Way> */
+    public readonly array $ways;
+
+    /**
+     * @param  int  $channel  From 1.
+     * @param  list<float>  $times  ms, of the rows that are used.
+     * @param  list<float>  $values  µs
+     * @param  list<bool>  $isCut  Whether time is missing before a row.
+     * @param  float  $periodMs  How far apart rows usually lie.
+     */
+    public function __construct(public readonly int $channel, public readonly array $times, public readonly array $values, private readonly array $isCut, public readonly float $periodMs)
+    {
+        $this->tolerance = max(self::LEAST_TOLERANCE_US, self::SIGMAS * $this->quietSigma());
+        $this->smooth = $this->medians();
+        $this->rangeUs = $this->smooth === [] ? 0.0 : max($this->smooth) - min($this->smooth);
+        $this->plateaus = $this->plateaus();
+        $this->ways = $this->ways();
+    }
+
+    /** How far it must go to have moved, µs. */
+    public function leavesUs(): float
+    {
+        return max($this->tolerance, self::LEAVES * max(self::LEAST_RANGE_US, $this->rangeUs));
+    }
+
+    /** Whether somebody moved it at all. */
+    public function isStill(): bool
+    {
+        return $this->ways === [] && $this->rangeUs <= max(2 * $this->tolerance, $this->leavesUs());
+    }
+
+    private function homeUs(): float
+    {
+        return max($this->tolerance, self::HOME * $this->rangeUs);
+    }
+
+    private function quietSigma(): float
+    {
+        $deviations = [];
+        $count = count($this->times);
+        for ($from = 0; $from < $count; $from = $to) {
+            for ($to = $from + 1; $to < $count && $this->times[$to] - $this->times[$from] < self::STRETCH_MS && ! $this->isCut[$to]; $to++);
+            $some = array_slice($this->values, $from, $to - $from);
+            if (count($some) >= 4) {
+                $mean = array_sum($some) / count($some);
+                $deviations[] = Middle::deviation(array_map(static fn (float $us): float => $us - $mean, $some));
+            }
+        }
+        sort($deviations);
+
+        return $deviations === [] ? 0.0 : $deviations[(int) (self::QUIET * (count($deviations) - 1))];
+    }
+
+    /** @return list<float> */
+    private function medians(): array
+    {
+        $smooth = $this->values;
+        for ($k = 1, $last = count($smooth) - 1; $k < $last; $k++) {
+            [$a, $b, $c] = [$this->values[$k - 1], $this->values[$k], $this->values[$k + 1]];
+            $smooth[$k] = max(min($a, $b), min(max($a, $b), $c));
+        }
+
+        return $smooth;
+    }
+
+    /** @return list<Plateau> */
+    private function plateaus(): array
+    {
+        [$plateaus, $count, $from] = [[], count($this->times), 0];
+        while ($from < $count) {
+            [$low, $high, $to] = [$this->smooth[$from], $this->smooth[$from], $from + 1];
+            while ($to < $count && ! $this->isCut[$to]) {
+                [$lower, $higher] = [min($low, $this->smooth[$to]), max($high, $this->smooth[$to])];
+                if ($higher - $lower > 2 * $this->tolerance) {
+                    break;
+                }
+                [$low, $high] = [$lower, $higher];
+                $to++;
+            }
+            if ($this->times[$to - 1] - $this->times[$from] < self::PLATEAU_MS) {
+                $from++;
+
+                continue;
+            }
+            $plateaus[] = $this->plateau($from, $to - 1);
+            $from = $to;
+        }
+
+        return $plateaus;
+    }
+
+    /** What lies within the tolerance of the median; the ends of a way that led there or away are not of it. */
+    private function plateau(int $from, int $to): Plateau
+    {
+        $us = Middle::of(array_slice($this->values, $from, $to - $from + 1));
+        while ($from < $to && abs($this->smooth[$from] - $us) > $this->tolerance) {
+            $from++;
+        }
+        while ($to > $from && abs($this->smooth[$to] - $us) > $this->tolerance) {
+            $to--;
+        }
+
+        return new Plateau($from, $to, $this->times[$from], $this->times[$to], Middle::of(array_slice($this->values, $from, $to - $from + 1)));
+    }
+
+    /** @return list<Way> */
+    private function ways(): array
+    {
+        $ways = [];
+        $home = $this->plateaus[0] ?? null;
+        $away = [];
+        foreach ($this->plateaus as $k => $plateau) {
+            if ($home === null || $k === 0) {
+                continue;
+            }
+            $isHome = abs($plateau->us - $home->us) <= $this->homeUs();
+            if (! $isHome) {
+                $away[] = $plateau;
+            }
+            if ($isHome || $plateau->lastsMs() > self::LONGEST_HOLD_MS || $k === count($this->plateaus) - 1) {
+                $ways[] = Way::between($this, $home, $isHome ? $away : array_slice($away, 0, -1), $plateau, $this->homeUs());
+                [$home, $away] = [$plateau, []];
+            }
+        }
+
+        return array_values(array_filter($ways));
+    }
+}

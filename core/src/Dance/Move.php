@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Dance;
+
+use Linguator\Core\Channel\Letter;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Node;
+
+/** One move of the script: hands off, a stick to both its ends, a switch through its positions, a knob to both ends and its middle. */
+final readonly class Move
+{
+    /**
+     * @param  Letter|null  $letter  Of a stick.
+     * @param  string|null  $id  Of a switch or knob.
+     * @param  int  $positions  Of a switch; else 0.
+     */
+    private function __construct(public MoveKind $kind, public ?Letter $letter = null, public ?string $id = null, public int $positions = 0)
+    {
+    }
+
+    /**
+     * @return list<self>
+     *
+     * @throws DocumentError if a letter or an id is asked for twice.
+     */
+    public static function script(Node $told): array
+    {
+        [$moves, $seen] = [[], []];
+        foreach ($told->nodes('script') as $k => $node) {
+            $kind = MoveKind::from($node->text('move'));
+            $moves[] = match ($kind) {
+                MoveKind::Rest => new self($kind),
+                MoveKind::Stick => new self($kind, Letter::from($node->text('letter'))),
+                MoveKind::Switch => new self($kind, null, $node->text('id'), $node->int('positions')),
+                MoveKind::Knob => new self($kind, null, $node->text('id')),
+            };
+            $name = $moves[$k]->letter->value ?? $moves[$k]->id;
+            if ($name !== null && isset($seen[$kind === MoveKind::Stick ? 'stick' : 'id'][$name])) {
+                throw DocumentError::at("script.$k.".($kind === MoveKind::Stick ? 'letter' : 'id'), "Found $name twice; expected each control once.", 'twice');
+            }
+            $seen[$kind === MoveKind::Stick ? 'stick' : 'id'][$name ?? ''] = true;
+        }
+
+        return $moves;
+    }
+
+    public function isThrottle(): bool
+    {
+        return $this->letter === Letter::Throttle;
+    }
+
+    /** Whether somebody who made it leaves a way of this shape. */
+    public function fits(Way $way): bool
+    {
+        return match ($this->kind) {
+            MoveKind::Rest => false,
+            MoveKind::Stick => $this->isThrottle() ? $way->isOneSided() : $way->isSprung(),
+            MoveKind::Switch => $way->isStepped($this->positions),
+            MoveKind::Knob => $way->isKnob(),
+        };
+    }
+
+    /** A control without its own way home is let go where it stands: what looks like several ways is one. */
+    public function joins(): bool
+    {
+        return $this->kind === MoveKind::Knob;
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Dance;
+
+use Linguator\Core\Quantity\Middle;
+
+/** The times in which nobody moved anything: the script's rests, and any second without movement. */
+final readonly class Rests
+{
+    private const LEAST_MS = 1000.0;
+
+    /** A rest that was asked for counts from this long on (ms). */
+    private const ASKED_LEAST_MS = 200.0;
+
+    /** So long after a way (ms) something may still ring. */
+    private const SETTLES_MS = 60.0;
+
+    /** Steps above this share of σ are counted as they are: the median of deviations sees only the steps. */
+    private const COARSE = 0.4;
+
+    /** @var list<array{float, float}> From and to, ms. */
+    private array $stretches;
+
+    /**
+     * @param  list<Way>  $ways  Of all channels.
+     * @param  list<Prompt>  $asked  Prompts of rests.
+     */
+    public function __construct(array $ways, array $asked, float $beginMs, float $endMs)
+    {
+        $idle = self::idle($ways, $beginMs, $endMs);
+        $long = array_filter($idle, static fn (array $one): bool => $one[1] - $one[0] >= self::LEAST_MS);
+        foreach ($asked as $prompt) {
+            foreach ($idle as [$from, $to]) {
+                if ($to - $from < self::LEAST_MS && $prompt->shareOf($from, $to) >= self::ASKED_LEAST_MS) {
+                    $long[] = [max($from, $prompt->ms), min($to, $prompt->endMs)];
+                }
+            }
+        }
+        $this->stretches = array_values($long);
+    }
+
+    /** The median over all rests, µs. */
+    public function middle(Line $line): float
+    {
+        return Middle::of(array_merge(...$this->values($line)));
+    }
+
+    /** µs, each rest against its own median. */
+    public function noise(Line $line): float
+    {
+        $residuals = [];
+        foreach ($this->values($line) as $values) {
+            $middle = Middle::of($values);
+            foreach ($values as $us) {
+                $residuals[] = $us - $middle;
+            }
+        }
+        if ($residuals === []) {
+            return 0.0;
+        }
+        [$spread, $deviation] = [Middle::spread($residuals), Middle::deviation($residuals)];
+
+        return $spread === 0.0 || self::step($line) > self::COARSE * $deviation ? $deviation : $spread;
+    }
+
+    /** The smallest difference between two values of a channel, µs. */
+    private static function step(Line $line): float
+    {
+        $values = array_values(array_unique($line->values));
+        sort($values);
+        $step = INF;
+        for ($k = 1; $k < count($values); $k++) {
+            $step = min($step, $values[$k] - $values[$k - 1]);
+        }
+
+        return $step;
+    }
+
+    /** @return non-empty-list<non-empty-list<float>> Of each rest, where this channel stays; of all that it stays, where there is no rest. */
+    private function values(Line $line): array
+    {
+        $all = [];
+        foreach ($line->plateaus as $plateau) {
+            foreach ($this->stretches as [$from, $to]) {
+                $values = self::between($line, $plateau, $from, $to);
+                if ($values !== []) {
+                    $all[] = $values;
+                }
+            }
+        }
+        if ($all !== []) {
+            return $all;
+        }
+        $values = array_filter(array_map(static fn (Plateau $plateau): array => self::between($line, $plateau, -INF, INF), $line->plateaus));
+
+        return $values === [] ? [$line->values] : array_values($values);
+    }
+
+    /** @return list<float> */
+    private static function between(Line $line, Plateau $plateau, float $from, float $to): array
+    {
+        $values = [];
+        if ($plateau->toMs < $from || $plateau->fromMs > $to) {
+            return [];
+        }
+        for ($k = $plateau->first; $k <= $plateau->last; $k++) {
+            if ($line->times[$k] >= $from && $line->times[$k] <= $to) {
+                $values[] = $line->values[$k];
+            }
+        }
+
+        return $values;
+    }
+
+    /**
+     * @param  list<Way>  $ways
+     * @return list<array{float, float}>
+     */
+    private static function idle(array $ways, float $beginMs, float $endMs): array
+    {
+        $busy = array_map(static fn (Way $way): array => [$way->home->toMs, $way->end->fromMs + self::SETTLES_MS], $ways);
+        sort($busy);
+        [$idle, $at] = [[], $beginMs];
+        foreach ($busy as [$from, $to]) {
+            if ($from > $at) {
+                $idle[] = [$at, $from];
+            }
+            $at = max($at, $to);
+        }
+
+        return $at < $endMs ? [...$idle, [$at, $endMs]] : $idle;
+    }
+}
