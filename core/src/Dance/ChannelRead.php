@@ -37,12 +37,16 @@ final readonly class ChannelRead implements \JsonSerializable
     /** Lowest end; null: it was not moved. */
     public function low(): ?WayEnd
     {
-        return $this->end($this->way?->low(), min(...));
+        $levels = $this->levels();
+
+        return $levels === null || $levels === [] ? $this->way?->low() : new WayEnd(min($levels), true);
     }
 
     public function high(): ?WayEnd
     {
-        return $this->end($this->way?->high(), max(...));
+        $levels = $this->levels();
+
+        return $levels === null || $levels === [] ? $this->way?->high() : new WayEnd(max($levels), true);
     }
 
     /** @return list<float>|null µs by position; null: it is no switch. */
@@ -76,14 +80,6 @@ final readonly class ChannelRead implements \JsonSerializable
             'reversed' => $this->isReversed(),
             'noise_us' => round($this->noiseUs, 2),
         ]);
-    }
-
-    /** @param  \Closure(float ...): float  $furthest */
-    private function end(?WayEnd $end, \Closure $furthest): ?WayEnd
-    {
-        $levels = $this->levels();
-
-        return $levels === null || $levels === [] ? $end : new WayEnd($furthest(...$levels), true);
     }
 
     private static function tenths(?float $us): ?float

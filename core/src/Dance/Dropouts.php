@@ -37,18 +37,16 @@ final readonly class Dropouts
 
     public static function in(DanceLog $log): self
     {
-        $used = array_fill(0, $log->count(), true);
-        $cut = array_fill(0, $log->count(), false);
+        $used = array_map(static fn (): bool => true, $log->times);
+        $cut = array_map(static fn (): bool => false, $log->times);
         $begins = [];
         foreach ([...self::frozen($log), ...self::replaced($log)] as [$from, $to]) {
             if ($used[$from]) {
                 $begins[] = $log->times[$from];
             }
-            for ($k = $from; $k <= $to; $k++) {
-                $used[$k] = false;
-            }
-            if ($to + 1 < $log->count()) {
-                $cut[$to + 1] = true;
+            foreach ($used as $k => $isUsed) {
+                $used[$k] = $isUsed && ($k < $from || $k > $to);
+                $cut[$k] = $cut[$k] || $k === $to + 1;
             }
         }
         $longest = max(self::LEAST_MS, self::SLOW_PERIODS * $log->periodMs());
@@ -60,7 +58,7 @@ final readonly class Dropouts
         }
         sort($begins);
 
-        return new self($used, $cut, $begins);
+        return new self($used, array_values($cut), $begins);
     }
 
     /** @return list<array{int, int}> First and last row of each stretch in which every channel stands still to the last digit, where rows otherwise change. */
@@ -112,11 +110,13 @@ final readonly class Dropouts
                 $jumps[] = $k;
             }
         }
-        $runs = [];
-        for ($j = 0; $j + 1 < count($jumps); $j++) {
-            if (self::isFixed($log, $jumps[$j], $jumps[$j + 1] - 1)) {
-                $runs[] = [$jumps[$j], $jumps[$j + 1] - 1];
-                $j++;
+        [$runs, $from] = [[], null];
+        foreach ($jumps as $row) {
+            if ($from !== null && self::isFixed($log, $from, $row - 1)) {
+                $runs[] = [$from, $row - 1];
+                $from = null;
+            } else {
+                $from = $row;
             }
         }
 

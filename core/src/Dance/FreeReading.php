@@ -26,31 +26,35 @@ final readonly class FreeReading
     public function moves(): array
     {
         $asked = array_keys(array_filter($this->script, static fn (Move $move): bool => $move->kind !== MoveKind::Rest));
-        $fits = [];
-        foreach ($this->events as $e => $event) {
-            foreach ($asked as $m => $k) {
-                $fits[$e][$m] = $event->as($this->script[$k]);
+        [$events, $fits] = [[], []];
+        foreach ($this->events as $event) {
+            $row = array_map(fn (int $k): ?Attempts => $event->as($this->script[$k]), $asked);
+            // What is no move of the script at all is not read as one.
+            if (array_filter($row) !== []) {
+                [$events[], $fits[]] = [$event, $row];
             }
         }
-        $moved = array_values(array_filter($fits, static fn (array $row): bool => array_filter($row) !== []));
-        $events = array_values(array_intersect_key($this->events, array_filter($fits, static fn (array $row): bool => array_filter($row) !== [])));
-        $reads = array_fill(0, count($this->script), MoveRead::rest());
-        foreach ($this->readings($moved, count($asked)) as $m => [$possible, $maySkip]) {
-            $reads[$asked[$m]] = match (true) {
-                $possible === [] => MoveRead::notSeen(),
-                count($possible) > 1 || $maySkip => MoveRead::unclear(null),
-                default => MoveRead::of($events[$possible[0]], $moved[$possible[0]][$m] ?? throw new \LogicException('It fits.')),
-            };
-        }
+        $readings = array_combine($asked, $this->readings($fits, count($asked)));
 
-        return $reads;
+        return array_map(static function (int $k, Move $move) use ($readings, $events): MoveRead {
+            [$possible, $maySkip] = $readings[$k] ?? [[], false];
+            $event = $events[$possible[0] ?? -1] ?? null;
+            $attempts = $event?->as($move);
+
+            return match (true) {
+                $move->kind === MoveKind::Rest => MoveRead::rest(),
+                $event === null || $attempts === null => MoveRead::notSeen(),
+                count($possible) > 1 || $maySkip => MoveRead::unclear(null),
+                default => MoveRead::of($event, $attempts),
+            };
+        }, array_keys($this->script), $this->script);
     }
 
     /**
      * Which events a move may be, and whether it may have been left out, over all readings in which every event is a move of the script in
      * its order. Where there is no such reading, all that fit stay possible and nothing is certain.
      *
-     * @param  list<array<int, Attempts|null>>  $fits  By event and move.
+     * @param  list<list<Attempts|null>>  $fits  By event and move.
      * @return list<array{list<int>, bool}> By move.
      */
     private function readings(array $fits, int $moves): array
@@ -77,17 +81,18 @@ final readonly class FreeReading
     /**
      * Whether the first events can be some of the first moves, in order.
      *
-     * @param  list<array<int, Attempts|null>>  $fits
+     * @param  list<list<Attempts|null>>  $fits
      * @return list<list<bool>> By how many events and how many moves.
      */
     private static function reachable(array $fits, int $events, int $moves): array
     {
         $can = [array_fill(0, $moves + 1, true)];
         for ($e = 1; $e <= $events; $e++) {
-            $can[$e] = [false];
+            $row = [false];
             for ($m = 1; $m <= $moves; $m++) {
-                $can[$e][$m] = $can[$e][$m - 1] || ($fits[$e - 1][$m - 1] !== null && $can[$e - 1][$m - 1]);
+                $row[] = $row[$m - 1] || ($fits[$e - 1][$m - 1] !== null && $can[$e - 1][$m - 1]);
             }
+            $can[] = $row;
         }
 
         return $can;
@@ -108,17 +113,17 @@ final readonly class FreeReading
                 $groups[] = [$way];
             }
         }
-        $events = [];
+        [$events, $last] = [[], null];
         foreach (array_map(Event::of(...), $groups) as $event) {
-            $last = count($events) - 1;
-            if ($last >= 0 && $events[$last]->channel() === $event->channel()) {
-                $events[$last] = $events[$last]->and($event);
+            if ($last !== null && $last->channel() === $event->channel()) {
+                $last = $last->and($event);
             } else {
-                $events[] = $event;
+                $events = $last === null ? $events : [...$events, $last];
+                $last = $event;
             }
         }
 
-        return $events;
+        return $last === null ? $events : [...$events, $last];
     }
 
     /** @param  non-empty-list<Way>  $group */

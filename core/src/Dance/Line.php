@@ -101,10 +101,10 @@ final class Line
     /** @return list<float> */
     private function medians(): array
     {
-        $smooth = $this->values;
-        for ($k = 1, $last = count($smooth) - 1; $k < $last; $k++) {
-            [$a, $b, $c] = [$this->values[$k - 1], $this->values[$k], $this->values[$k + 1]];
-            $smooth[$k] = max(min($a, $b), min(max($a, $b), $c));
+        $smooth = [];
+        foreach ($this->values as $k => $us) {
+            [$before, $after] = [$this->values[$k - 1] ?? $us, $this->values[$k + 1] ?? $us];
+            $smooth[] = max(min($before, $us), min(max($before, $us), $after));
         }
 
         return $smooth;
@@ -139,7 +139,7 @@ final class Line
     /** What lies within the tolerance of the median; the ends of a way that led there or away are not of it. */
     private function plateau(int $from, int $to): Plateau
     {
-        $us = Middle::of(array_slice($this->values, $from, $to - $from + 1));
+        $us = $this->middle($from, $to);
         while ($from < $to && abs($this->smooth[$from] - $us) > $this->tolerance) {
             $from++;
         }
@@ -147,7 +147,14 @@ final class Line
             $to--;
         }
 
-        return new Plateau($from, $to, $this->times[$from], $this->times[$to], Middle::of(array_slice($this->values, $from, $to - $from + 1)));
+        return new Plateau($from, $to, $this->times[$from], $this->times[$to], $this->middle($from, $to));
+    }
+
+    private function middle(int $from, int $to): float
+    {
+        $values = array_slice($this->values, $from, $to - $from + 1);
+
+        return $values === [] ? 0.0 : Middle::of($values);
     }
 
     /** @return list<Way> */

@@ -44,7 +44,9 @@ final readonly class Rests
     /** The median over all rests, µs. */
     public function middle(Line $line): float
     {
-        return Middle::of(array_merge(...$this->values($line)));
+        $values = array_merge(...$this->values($line));
+
+        return $values === [] ? 0.0 : Middle::of($values);
     }
 
     /** µs, each rest against its own median. */
@@ -78,7 +80,7 @@ final readonly class Rests
         return $step;
     }
 
-    /** @return non-empty-list<non-empty-list<float>> Of each rest, where this channel stays; of all that it stays, where there is no rest. */
+    /** @return list<non-empty-list<float>> Of each rest, where this channel stays; of all that it stays, where there is no rest. */
     private function values(Line $line): array
     {
         $all = [];
@@ -93,9 +95,14 @@ final readonly class Rests
         if ($all !== []) {
             return $all;
         }
-        $values = array_filter(array_map(static fn (Plateau $plateau): array => self::between($line, $plateau, -INF, INF), $line->plateaus));
+        foreach ($line->plateaus as $plateau) {
+            $values = self::between($line, $plateau, -INF, INF);
+            if ($values !== []) {
+                $all[] = $values;
+            }
+        }
 
-        return $values === [] ? [$line->values] : array_values($values);
+        return $all;
     }
 
     /** @return list<float> */

@@ -16,10 +16,10 @@ final readonly class Way
     /** The middle of a knob keeps so far from its ends, as a share of the way. */
     private const MIDDLE = 0.15;
 
-    /** A switch is between two levels for no longer (ms, or rows); a hand needs more. */
-    private const STEP_MS = 60.0;
+    /** Values of a switch lie between two of its levels for no longer (ms, or rows); those of a hand do. */
+    private const STEP_MS = 35.0;
 
-    private const STEP_PERIODS = 2.9;
+    private const STEP_PERIODS = 1.5;
 
     /** A level stays within this share of the way where the end was not held. */
     private const HELD = 0.02;
@@ -118,9 +118,7 @@ final readonly class Way
     /** Whether it was both high and low, not only on its way from one to the middle. */
     private function endsHeldApart(): bool
     {
-        $reached = array_map(static fn (Plateau $plateau): float => $plateau->us, $this->away);
-
-        return count($this->away) >= 2 || ($this->away !== [] && max($reached) - min([...$reached, $this->bottom]) > $this->homeUs);
+        return count($this->away) >= 2 || ($this->away !== [] && $this->away[0]->us - $this->bottom > $this->homeUs);
     }
 
     /** Whether its first way leads to the low end. */
@@ -132,35 +130,40 @@ final readonly class Way
     /** @return list<float> Levels in the order in which they were first reached, µs; home is the first. */
     public function levels(): array
     {
-        $levels = [];
+        /** @var list<Plateau> $longest */
+        $longest = [];
         foreach ([$this->home, ...$this->away, $this->end] as $plateau) {
-            foreach ($levels as $k => $members) {
-                if (abs($members[0]->us - $plateau->us) <= $this->line->tolerance) {
-                    $levels[$k][] = $plateau;
+            foreach ($longest as $k => $level) {
+                if (abs($level->us - $plateau->us) <= $this->line->tolerance) {
+                    $longest[$k] = $plateau->lastsMs() > $level->lastsMs() ? $plateau : $level;
 
                     continue 2;
                 }
             }
-            $levels[] = [$plateau];
+            $longest[] = $plateau;
         }
 
-        return array_map(self::level(...), $levels);
+        return array_map(static fn (Plateau $plateau): float => $plateau->us, array_values($longest));
     }
 
     public function low(): WayEnd
     {
-        return $this->reached(min(...), $this->bottom);
+        return $this->reached(min($this->stays()), $this->bottom);
     }
 
     public function high(): WayEnd
     {
-        return $this->reached(max(...), $this->top);
+        return $this->reached(max($this->stays()), $this->top);
     }
 
-    /** @param  \Closure(float ...): float  $furthest */
-    private function reached(\Closure $furthest, float $extreme): WayEnd
+    /** @return non-empty-list<float> Where it stayed, µs. */
+    private function stays(): array
     {
-        $us = $furthest(...array_map(static fn (Plateau $plateau): float => $plateau->us, [$this->home, ...$this->away, $this->end]));
+        return array_map(static fn (Plateau $plateau): float => $plateau->us, [$this->home, ...$this->away, $this->end]);
+    }
+
+    private function reached(float $us, float $extreme): WayEnd
+    {
         $isHeld = abs($us - $extreme) <= max($this->line->tolerance, self::HELD * ($this->top - $this->bottom));
 
         return new WayEnd($isHeld ? $us : $extreme, $isHeld);
@@ -173,18 +176,6 @@ final readonly class Way
     }
 
     /**
-     * The value of several stays at one level: that of the longest.
-     *
-     * @param  non-empty-list<Plateau>  $plateaus
-     */
-    private static function level(array $plateaus): float
-    {
-        usort($plateaus, static fn (Plateau $a, Plateau $b): int => $b->lastsMs() <=> $a->lastsMs());
-
-        return $plateaus[0]->us;
-    }
-
-    /**
      * Whether it is never off its levels for long: a switch jumps, whatever it passes; a hand takes its time.
      *
      * @param  non-empty-list<Plateau>  $plateaus
@@ -192,20 +183,31 @@ final readonly class Way
     private static function steps(Line $line, array $plateaus): bool
     {
         $longest = max(self::STEP_MS, self::STEP_PERIODS * $line->periodMs);
-        $lastMs = $plateaus[0]->toMs;
+        $leftMs = null;
         for ($k = $plateaus[0]->last + 1, $end = $plateaus[count($plateaus) - 1]->first; $k <= $end; $k++) {
-            foreach ($plateaus as $plateau) {
-                if (abs($line->values[$k] - $plateau->us) <= $line->tolerance) {
-                    if ($line->times[$k] - $lastMs > $longest) {
-                        return false;
-                    }
-                    $lastMs = $line->times[$k];
+            if (self::isAt($line, $k, $plateaus)) {
+                $leftMs = null;
 
-                    break;
-                }
+                continue;
+            }
+            $leftMs ??= $line->times[$k];
+            if ($longest < $line->times[$k] - $leftMs) {
+                return false;
             }
         }
 
         return true;
+    }
+
+    /** @param  list<Plateau>  $plateaus */
+    private static function isAt(Line $line, int $row, array $plateaus): bool
+    {
+        foreach ($plateaus as $plateau) {
+            if (abs($line->values[$row] - $plateau->us) <= $line->tolerance) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }
