@@ -18,16 +18,12 @@ final readonly class Attempts
      */
     public static function of(Move $move, array $ways): ?self
     {
-        $complete = array_values(array_filter($ways, $move->fits(...)));
-        $last = $ways[count($ways) - 1];
-        if ($complete !== []) {
-            return $move->fits($last) ? new self($last, count($complete) > 1) : null;
-        }
-        $joined = $ways[0];
-        foreach (array_slice($ways, 1) as $way) {
-            $joined = $joined->joined($way);
+        [$last, $count, $isOpen] = [null, 0, false];
+        foreach ($move->joins() ? Way::apart($ways, $move->fits(...)) : $ways as $way) {
+            $isOpen = ! $move->fits($way);
+            [$last, $count] = $isOpen ? [$last, $count] : [$way, $count + 1];
         }
 
-        return $move->joins() && $move->fits($joined) ? new self($joined, false) : null;
+        return $last === null || $isOpen ? null : new self($last, $count > 1);
     }
 }

@@ -22,6 +22,8 @@ final class Line
 
     private const QUIET = 0.3;
 
+    private const LEAST_ROWS = 4;
+
     /** A way leaves by more than this share of the channel's own range, which counts as this long at least (µs). */
     private const LEAVES = 0.05;
 
@@ -87,10 +89,8 @@ final class Line
         $count = count($this->times);
         for ($from = 0; $from < $count; $from = $to) {
             for ($to = $from + 1; $to < $count && $this->times[$to] - $this->times[$from] < self::STRETCH_MS && ! $this->isCut[$to]; $to++);
-            $some = array_slice($this->values, $from, $to - $from);
-            if (count($some) >= 4) {
-                $mean = array_sum($some) / count($some);
-                $deviations[] = Middle::deviation(array_map(static fn (float $us): float => $us - $mean, $some));
+            if ($to - $from >= self::LEAST_ROWS) {
+                $deviations[] = $this->deviation($from, $to);
             }
         }
         sort($deviations);
@@ -98,13 +98,29 @@ final class Line
         return $deviations === [] ? 0.0 : $deviations[(int) (self::QUIET * (count($deviations) - 1))];
     }
 
+    /** From the mean of some rows, µs. */
+    private function deviation(int $from, int $to): float
+    {
+        [$sum, $squares] = [0.0, 0.0];
+        $origin = $this->values[$from];
+        for ($k = $from; $k < $to; $k++) {
+            $us = $this->values[$k] - $origin;
+            $sum += $us;
+            $squares += $us * $us;
+        }
+        $count = $to - $from;
+
+        return sqrt(max(0.0, $squares / $count - ($sum / $count) ** 2));
+    }
+
     /** @return list<float> */
     private function medians(): array
     {
-        $smooth = [];
+        [$smooth, $before] = [[], $this->values[0] ?? 0.0];
         foreach ($this->values as $k => $us) {
-            [$before, $after] = [$this->values[$k - 1] ?? $us, $this->values[$k + 1] ?? $us];
-            $smooth[] = max(min($before, $us), min(max($before, $us), $after));
+            $after = $this->values[$k + 1] ?? $us;
+            $smooth[] = $before < $us ? ($us < $after ? $us : ($before < $after ? $after : $before)) : ($before < $after ? $before : ($us < $after ? $after : $us));
+            $before = $us;
         }
 
         return $smooth;
@@ -113,27 +129,39 @@ final class Line
     /** @return list<Plateau> */
     private function plateaus(): array
     {
-        [$plateaus, $count, $from] = [[], count($this->times), 0];
-        while ($from < $count) {
-            [$low, $high, $to] = [$this->smooth[$from], $this->smooth[$from], $from + 1];
-            while ($to < $count && ! $this->isCut[$to]) {
-                [$lower, $higher] = [min($low, $this->smooth[$to]), max($high, $this->smooth[$to])];
-                if ($higher - $lower > 2 * $this->tolerance) {
-                    break;
+        [$plateaus, $from] = [[], 0];
+        [$low, $high] = [$this->smooth[0] ?? 0.0, $this->smooth[0] ?? 0.0];
+        $count = count($this->times);
+        for ($to = 0; $to <= $count; $to++) {
+            if ($to < $count && ! $this->isCut[$to]) {
+                $us = $this->smooth[$to];
+                $low = $us < $low ? $us : $low;
+                $high = $us > $high ? $us : $high;
+                if ($high - $low <= 2 * $this->tolerance) {
+                    continue;
                 }
-                [$low, $high] = [$lower, $higher];
-                $to++;
             }
-            if ($this->times[$to - 1] - $this->times[$from] < self::PLATEAU_MS) {
-                $from++;
-
-                continue;
+            if ($to > $from && $this->times[$to - 1] - $this->times[$from] >= self::PLATEAU_MS) {
+                $plateaus[] = $this->plateau($from, $to - 1);
+                $from = $to;
+            } elseif ($to < $count) {
+                $from = $this->isCut[$to] ? $to : $this->fitting($to, $from);
             }
-            $plateaus[] = $this->plateau($from, $to - 1);
-            $from = $to;
+            if ($to < $count) {
+                $some = array_slice($this->smooth, $from, $to - $from + 1);
+                [$low, $high] = $some === [] ? [$low, $high] : [min($some), max($some)];
+            }
         }
 
         return $plateaus;
+    }
+
+    /** The first row from which on all lie within the tolerance of this one. */
+    private function fitting(int $row, int $from): int
+    {
+        for ($first = $row; $first > $from && abs($this->smooth[$first - 1] - $this->smooth[$row]) <= 2 * $this->tolerance; $first--);
+
+        return $first;
     }
 
     /** What lies within the tolerance of the median; the ends of a way that led there or away are not of it. */

@@ -30,6 +30,7 @@ final readonly class Move
         [$moves, $seen] = [[], []];
         foreach ($told->nodes('script') as $k => $node) {
             $kind = MoveKind::from($node->text('move'));
+            self::mustFit($kind, $node, $k);
             $moves[] = match ($kind) {
                 MoveKind::Rest => new self($kind),
                 MoveKind::Stick => new self($kind, Letter::from($node->text('letter'))),
@@ -44,6 +45,16 @@ final readonly class Move
         }
 
         return $moves;
+    }
+
+    /** @throws DocumentError if it says too little, or what belongs to another kind of move. */
+    private static function mustFit(MoveKind $kind, Node $node, int $k): void
+    {
+        foreach (['letter' => [MoveKind::Stick], 'id' => [MoveKind::Switch, MoveKind::Knob], 'positions' => [MoveKind::Switch]] as $key => $kinds) {
+            if ($node->has($key) !== in_array($kind, $kinds, true)) {
+                throw DocumentError::at("script.$k.$key", "A move of kind $kind->value ".($node->has($key) ? "has no $key." : "needs its $key."), $node->has($key) ? 'unknown_key' : 'missing_key');
+            }
+        }
     }
 
     public function isThrottle(): bool

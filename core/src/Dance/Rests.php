@@ -67,14 +67,14 @@ final readonly class Rests
         return $spread === 0.0 || self::step($line) > self::COARSE * $deviation ? $deviation : $spread;
     }
 
-    /** The smallest difference between two values of a channel, µs. */
+    /** The smallest difference from one value of a channel to the next, µs. */
     private static function step(Line $line): float
     {
-        $values = array_values(array_unique($line->values));
-        sort($values);
-        $step = INF;
-        for ($k = 1; $k < count($values); $k++) {
-            $step = min($step, $values[$k] - $values[$k - 1]);
+        [$step, $before] = [INF, $line->values[0] ?? 0.0];
+        foreach ($line->values as $us) {
+            $difference = abs($us - $before);
+            $step = $difference > 0.0 && $difference < $step ? $difference : $step;
+            $before = $us;
         }
 
         return $step;
@@ -108,17 +108,25 @@ final readonly class Rests
     /** @return list<float> */
     private static function between(Line $line, Plateau $plateau, float $from, float $to): array
     {
-        $values = [];
         if ($plateau->toMs < $from || $plateau->fromMs > $to) {
             return [];
         }
-        for ($k = $plateau->first; $k <= $plateau->last; $k++) {
-            if ($line->times[$k] >= $from && $line->times[$k] <= $to) {
-                $values[] = $line->values[$k];
-            }
+        $first = $plateau->fromMs >= $from ? $plateau->first : self::rowAt($line, $plateau, $from);
+        for ($last = $first; $last <= $plateau->last && $line->times[$last] <= $to; $last++);
+
+        return array_slice($line->values, $first, $last - $first);
+    }
+
+    /** The first row of a plateau at this time or later. */
+    private static function rowAt(Line $line, Plateau $plateau, float $ms): int
+    {
+        [$low, $high] = [$plateau->first, $plateau->last];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            [$low, $high] = $line->times[$middle] < $ms ? [$middle + 1, $high] : [$low, $middle];
         }
 
-        return $values;
+        return $low;
     }
 
     /**

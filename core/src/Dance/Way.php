@@ -68,13 +68,30 @@ final readonly class Way
         return new self($line, $home, $away, $end, $line->times[$from], $line->times[min($end->first, ($to ?? $end->first) + 1)], $top, $bottom, self::steps($line, [$home, ...$away, $end]), $firstUp ?? true, $homeUs);
     }
 
-    /** This one and those after it, as one. */
-    public function joined(self $next): self
+    /**
+     * The same ways of one channel, parted anew: each ends where it is whole, not where it came home. What is not whole is the last.
+     *
+     * @param  non-empty-list<self>  $ways  One after the other.
+     * @param  \Closure(self): bool  $isWhole
+     * @return list<self>
+     */
+    public static function apart(array $ways, \Closure $isWhole): array
     {
-        $away = [...$this->away, $this->end, ...$next->away];
-        $steps = self::steps($this->line, [$this->home, ...$away, $next->end]);
+        $stays = [$ways[0]->home];
+        foreach ($ways as $way) {
+            array_push($stays, ...$way->away, ...[$way->end]);
+        }
+        [$parted, $open, $home, $away] = [[], null, $stays[0], []];
+        foreach (array_slice($stays, 1) as $stay) {
+            $open = self::between($ways[0]->line, $home, $away, $stay, $ways[0]->homeUs);
+            $away[] = $stay;
+            if ($open !== null && $isWhole($open)) {
+                $parted[] = $open;
+                [$open, $home, $away] = [null, $stay, []];
+            }
+        }
 
-        return new self($this->line, $this->home, $away, $next->end, $this->fromMs, $next->toMs, max($this->top, $next->top), min($this->bottom, $next->bottom), $steps, $this->isUpFirst, $this->homeUs);
+        return $open === null ? $parted : [...$parted, $open];
     }
 
     /** How far it goes from its home, µs. */
