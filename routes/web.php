@@ -10,6 +10,7 @@ use App\Http\Controllers\CaptureExportController;
 use App\Http\Controllers\CaptureReadController;
 use App\Http\Controllers\CardController;
 use App\Http\Controllers\ChoicesController;
+use App\Http\Controllers\DanceController;
 use App\Http\Controllers\DiagnosisController;
 use App\Http\Controllers\DryBenchController;
 use App\Http\Controllers\FormatController;
@@ -39,6 +40,10 @@ Route::prefix('api/v1')->group(function (): void {
     Route::get('rigs/{rig}/symptoms', [DiagnosisController::class, 'symptoms']);
     Route::post('rigs/{rig}/symptoms/capture', [DiagnosisController::class, 'capture']);
     Route::get('rigs/{rig}/label', LabelController::class);
+    Route::get('rigs/{rig}/dance', [DanceController::class, 'show']);
+    Route::post('rigs/{rig}/dance', [DanceController::class, 'read']);
+    Route::post('rigs/{rig}/dance/stand-in', [DanceController::class, 'standIn']);
+    Route::post('rigs/{rig}/dance/take', [DanceController::class, 'take']);
     Route::get('rigs/{rig}/like/{other}', [LikeController::class, 'show']);
     Route::post('rigs/{rig}/like/{other}', [LikeController::class, 'take']);
     Route::get('rigs/{rig}/dry-bench', [DryBenchController::class, 'show']);

@@ -128,3 +128,13 @@ it('does not take one stick for two, nor a stick that went one way only', functi
     $early = danced((object) ['log' => littleDance(fn (int $channel, int $ms): float => $channel === 1 ? $stick($ms) : 1500.0), 'script' => $script, 'prompts' => [(object) ['move' => 0, 't_ms' => 0], (object) ['move' => 1, 't_ms' => 6000]]]);
     expect($early->moves[1]->state)->toBe('not_seen')->and(array_column($early->findings, 'code'))->toContain('moved_at_rest');
 });
+
+it('takes values that never change at rest for what they are, and frozen ones of a restless sender for a dropout', function () {
+    $move = static fn (int $ms): float => $ms > 2300 && $ms < 3300 ? min(2000.0, 1000 + 5.0 * ($ms - 2300)) : ($ms >= 3300 ? max(1000.0, 2000 - 5.0 * ($ms - 3300)) : 1000.0);
+    $script = [(object) ['move' => 'rest'], (object) ['move' => 'stick', 'letter' => 'T'], (object) ['move' => 'rest']];
+    $still = danced((object) ['log' => littleDance(fn (int $channel, int $ms): float => $channel === 1 ? $move($ms) : 1500.0), 'script' => $script]);
+    expect($still->moves[1]->state)->toBe('found')->and(array_column($still->findings, 'code'))->not->toContain('dropout');
+    $noise = static fn (int $channel, int $ms): float => (crc32("$channel/$ms") % 5 - 2) / 2;
+    $frozen = danced((object) ['log' => littleDance(fn (int $channel, int $ms): float => $channel === 1 ? $move($ms) + $noise(1, $ms > 5000 && $ms < 5600 ? 5000 : $ms) : 1500 + $noise(2, $ms > 5000 && $ms < 5600 ? 5000 : $ms)), 'script' => $script]);
+    expect($frozen->moves[1]->state)->toBe('found')->and(array_column($frozen->findings, 'code'))->toContain('dropout');
+});

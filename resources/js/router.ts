@@ -8,6 +8,7 @@ export const router = createRouter({
     { path: '/', name: 'bench', component: BenchPage, meta: { title: 'Bench' } },
     { path: '/shelf/:card?', name: 'shelf', component: () => import('./pages/shelf/ShelfPage.vue'), meta: { title: 'Shelf' } },
     { path: '/rigs/:slug/sheet', name: 'sheet', component: () => import('./pages/sheet/SheetPage.vue'), meta: { title: 'Set-up sheet', bare: true } },
+    { path: '/rigs/:slug/dance', name: 'dance', component: () => import('./pages/dance/DancePage.vue'), meta: { title: 'Dance' } },
     { path: '/rigs/:slug/label', name: 'label', component: () => import('./pages/sheet/LabelPage.vue'), meta: { title: 'Label', bare: true } },
     {
       path: '/rigs/:slug/:step(path|wiring|bind|order|travel|switches|failsafe|check-out|handset|timing|history)?',

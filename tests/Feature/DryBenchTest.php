@@ -5,18 +5,8 @@ declare(strict_types=1);
 use App\Models\PracticeGame;
 use App\Models\Rig;
 use Illuminate\Support\Facades\Artisan;
-use Linguator\Core\Document\Schemas;
 
 beforeEach(fn () => $this->demo());
-
-/** Held against what the screens' schema says of it. */
-function fittingScreen(string $name, string $body): stdClass
-{
-    $answer = json_decode($body);
-    (new Schemas)->check((object) [$name => $answer], 'screens.schema.json');
-
-    return $answer;
-}
 
 it('runs a rig of the bench while its controls stand as told', function () {
     foreach (Rig::bench() as $rig) {

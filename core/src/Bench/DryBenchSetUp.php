@@ -38,13 +38,19 @@ final readonly class DryBenchSetUp implements \JsonSerializable
             'boxes' => array_map(static fn (Box $box): \stdClass => (object) ['id' => $box->id(), 'name' => $box->name(), 'kind' => $box->kind()->label()], $this->rig->boxes->all),
             'stick_mode' => $mode ?? self::USUAL_MODE,
             'stick_mode_known' => $mode !== null,
-            'gimbals' => str_split(self::GIMBALS[$mode ?? self::USUAL_MODE]),
+            'gimbals' => str_split(self::gimbals($this->rig)),
             'sticks' => array_map(static fn (Letter $letter): \stdClass => (object) ['letter' => $letter->value, 'function' => $letter->functionName()], Letter::cases()),
             'switches' => array_map($this->switch(...), $this->rig->handset()->switches()),
             'hops' => array_map(fn (int $position): string => $this->rig->boxes->all[$position]->name(), $this->rig->boxes->hops()),
             'refusal' => $refusal,
             'faults' => $faults,
         ];
+    }
+
+    /** The letters of left across, left up, right across, right up, by the rig's stick mode. */
+    public static function gimbals(RigDocument $rig): string
+    {
+        return self::GIMBALS[$rig->handset()->stickMode() ?? self::USUAL_MODE];
     }
 
     private function switch(HandsetSwitch $switch): \stdClass

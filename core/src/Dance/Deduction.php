@@ -43,6 +43,18 @@ final readonly class Deduction
         $this->findings = (new DanceFindings($this->moves, $this->channels, $this->order, $expected, $prompted?->atRest() ?? [], $dropouts->begins))->all();
     }
 
+    /** All of it but what would be set, as the verb answers. */
+    public function answer(): \stdClass
+    {
+        return (object) [
+            'moves' => array_map(static fn (int $k, MoveRead $read): \stdClass => $read->answer($k), array_keys($this->moves), $this->moves),
+            'channels' => $this->channels,
+            'order' => $this->order,
+            'redo' => $this->redo(),
+            'findings' => $this->findings,
+        ];
+    }
+
     /** @return list<int> Moves that have to be made again, from 0. */
     public function redo(): array
     {

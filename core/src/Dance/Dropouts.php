@@ -10,13 +10,11 @@ final readonly class Dropouts
     /** A shorter one does no harm (ms). */
     private const LEAST_MS = 200.0;
 
-    /** Rows that stay the same are nothing odd where so many do. */
-    private const USUALLY_SAME = 0.5;
+    /** Values that change by less (µs) are at rest, and restless … */
+    private const NOISE_US = 6.0;
 
-    /** More than this share of a log, or more often, is how the log is. */
-    private const LONGEST_SHARE = 0.4;
-
-    private const MOST_RUNS = 3;
+    /** … and there must be so many of these rows for each one in which all stand still. */
+    private const RESTLESS = 0.5;
 
     /** A jump of so many channels in one row (as a share) is nobody's hand. */
     private const MOST = 0.5;
@@ -65,35 +63,33 @@ final readonly class Dropouts
     private static function frozen(DanceLog $log): array
     {
         $count = $log->count();
-        [$runs, $from, $same] = [[], 0, 0];
+        [$runs, $from, $restless] = [[], 0, 0];
         for ($k = 1; $k <= $count; $k++) {
-            if ($k < $count && self::isSame($log, $k)) {
+            $most = $k < $count ? self::furthest($log, $k) : INF;
+            if ($most === 0.0) {
                 continue;
             }
+            $restless += $most <= self::NOISE_US ? 1 : 0;
             if ($log->times[$k - 1] - $log->times[$from] > self::LEAST_MS) {
                 $runs[] = [$from, $k - 1];
-            } else {
-                $same += $k - 1 - $from;
             }
             $from = $k;
         }
         $frozen = array_sum(array_map(static fn (array $run): int => $run[1] - $run[0], $runs));
-        $others = $count - 1 - $frozen;
-        // Without noise every rest and every hold looks the same: that is no dropout.
-        $isOdd = $others > 0 && $same / $others <= self::USUALLY_SAME && $frozen / ($count - 1) <= self::LONGEST_SHARE && count($runs) <= self::MOST_RUNS;
 
-        return $isOdd ? $runs : [];
+        // Where values rest without changing whenever nobody moves, standing still is nothing odd.
+        return $restless > self::RESTLESS * $frozen ? $runs : [];
     }
 
-    private static function isSame(DanceLog $log, int $row): bool
+    /** How far the channel that changed most went in this row, µs. */
+    private static function furthest(DanceLog $log, int $row): float
     {
+        $most = 0.0;
         foreach ($log->channels as $values) {
-            if ($values[$row] !== $values[$row - 1]) {
-                return false;
-            }
+            $most = max($most, abs($values[$row] - $values[$row - 1]));
         }
 
-        return true;
+        return $most;
     }
 
     /** @return list<array{int, int}> First and last row of each stretch that most channels jump into and out of in one row. */

@@ -9,7 +9,7 @@ use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
 
 /** One move of the script: hands off, a stick to both its ends, a switch through its positions, a knob to both ends and its middle. */
-final readonly class Move
+final readonly class Move implements \JsonSerializable
 {
     /**
      * @param  Letter|null  $letter  Of a stick.
@@ -18,6 +18,26 @@ final readonly class Move
      */
     private function __construct(public MoveKind $kind, public ?Letter $letter = null, public ?string $id = null, public int $positions = 0)
     {
+    }
+
+    public static function rest(): self
+    {
+        return new self(MoveKind::Rest);
+    }
+
+    public static function stick(Letter $letter): self
+    {
+        return new self(MoveKind::Stick, $letter);
+    }
+
+    public static function switch(string $id, int $positions): self
+    {
+        return new self(MoveKind::Switch, null, $id, $positions);
+    }
+
+    public static function knob(string $id): self
+    {
+        return new self(MoveKind::Knob, null, $id);
     }
 
     /**
@@ -32,10 +52,10 @@ final readonly class Move
             $kind = MoveKind::from($node->text('move'));
             self::mustFit($kind, $node, $k);
             $moves[] = match ($kind) {
-                MoveKind::Rest => new self($kind),
-                MoveKind::Stick => new self($kind, Letter::from($node->text('letter'))),
-                MoveKind::Switch => new self($kind, null, $node->text('id'), $node->int('positions')),
-                MoveKind::Knob => new self($kind, null, $node->text('id')),
+                MoveKind::Rest => self::rest(),
+                MoveKind::Stick => self::stick(Letter::from($node->text('letter'))),
+                MoveKind::Switch => self::switch($node->text('id'), $node->int('positions')),
+                MoveKind::Knob => self::knob($node->text('id')),
             };
             $name = $moves[$k]->letter->value ?? $moves[$k]->id;
             if ($name !== null && isset($seen[$kind === MoveKind::Stick ? 'stick' : 'id'][$name])) {
@@ -71,6 +91,17 @@ final readonly class Move
             MoveKind::Switch => $way->isStepped($this->positions),
             MoveKind::Knob => $way->isKnob(),
         };
+    }
+
+    /** As the verb `dance` takes it. */
+    public function jsonSerialize(): \stdClass
+    {
+        return (object) (['move' => $this->kind->value] + match ($this->kind) {
+            MoveKind::Rest => [],
+            MoveKind::Stick => ['letter' => $this->letter?->value],
+            MoveKind::Switch => ['id' => $this->id, 'positions' => $this->positions],
+            MoveKind::Knob => ['id' => $this->id],
+        });
     }
 
     /** A control without its own way home is let go where it stands: what looks like several ways is one. */

@@ -33,6 +33,12 @@ final readonly class MoveRead
         return new self($attempts->isTwice ? MoveState::Twice : MoveState::Found, $attempts->last, $event);
     }
 
+    /** @param  int  $k  Its place in the script, from 0. */
+    public function answer(int $k): \stdClass
+    {
+        return (object) ['move' => $k, 'state' => $this->state, 'channel' => $this->way?->line->channel, 'also' => $this->also(), 'from_ms' => $this->fromMs(), 'to_ms' => $this->toMs()];
+    }
+
     /** @return list<int> Channels that moved with it. */
     public function also(): array
     {

@@ -31,6 +31,12 @@ final readonly class ListChange
         return new self(null, 0, $items);
     }
 
+    /** These items, and then those: of two changes that only add. */
+    public function and(self $next): self
+    {
+        return $this->at === null && $next->at === null ? new self(null, 0, [...$this->added, ...$next->added]) : throw new \LogicException('Only what is added at the end goes together.');
+    }
+
     /**
      * What an entry tells of a list, turned round.
      *

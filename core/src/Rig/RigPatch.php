@@ -47,6 +47,18 @@ final readonly class RigPatch
         return self::checked($this->set, $this->clear, [$place => ListChange::adding($items)] + $this->lists);
     }
 
+    /** This change and one that was made on what it gives, as one. */
+    public function and(self $next): self
+    {
+        $lists = $this->lists;
+        foreach ($next->lists as $place => $change) {
+            $lists[$place] = isset($lists[$place]) ? $lists[$place]->and($change) : $change;
+        }
+        $set = $next->set + array_diff_key($this->set, array_flip($next->clear));
+
+        return self::checked($set, array_values(array_diff(array_unique([...$this->clear, ...$next->clear]), array_keys($set))), $lists);
+    }
+
     /**
      * @param  array<string, mixed>  $set
      * @param  list<string>  $clear

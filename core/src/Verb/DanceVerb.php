@@ -9,7 +9,6 @@ use Linguator\Core\Dance\ChannelRead;
 use Linguator\Core\Dance\DanceLog;
 use Linguator\Core\Dance\Deduction;
 use Linguator\Core\Dance\Move;
-use Linguator\Core\Dance\MoveRead;
 use Linguator\Core\Dance\Prompt;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
@@ -35,26 +34,9 @@ final class DanceVerb implements Verb
         $settings = self::settings($node, count($log->channels));
         $deduction = new Deduction($log, $script, Prompt::all($node, count($script)), $node->textOrNull('expect'));
 
-        return (object) [
-            'moves' => array_map(self::move(...), array_keys($deduction->moves), $deduction->moves),
-            'channels' => $deduction->channels,
-            'order' => $deduction->order,
-            'redo' => $deduction->redo(),
+        return (object) (get_object_vars($deduction->answer()) + [
             'proposals' => (object) array_filter(['tune' => self::tune($node, $deduction, $settings), 'thresholds' => self::thresholds($deduction)]),
-            'findings' => $deduction->findings,
-        ];
-    }
-
-    private static function move(int $k, MoveRead $read): \stdClass
-    {
-        return (object) [
-            'move' => $k,
-            'state' => $read->state,
-            'channel' => $read->way?->line->channel,
-            'also' => $read->also(),
-            'from_ms' => $read->fromMs(),
-            'to_ms' => $read->toMs(),
-        ];
+        ]);
     }
 
     /**

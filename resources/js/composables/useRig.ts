@@ -79,6 +79,13 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
     return line(() => send(`/rigs/${toValue(slug)}/like/${other}`, postJson, { part, keys }, () => void beLike(other, part, keys)))
   }
 
+  /** What a dance showed is written: its log goes along, so that the bench says itself what it shows. */
+  async function takeDance(told: { log: unknown[]; prompts: unknown[]; keys: string[]; by: string }): Promise<boolean> {
+    const isKept = await line(() => send(`/rigs/${toValue(slug)}/dance/take`, postJson, told, () => void takeDance(told)))
+    if (isKept) notice.say(`Kept: ${newest()}`, { label: 'Take it back', run: () => void undo() })
+    return isKept
+  }
+
   /** Takes back the last thing done, or this one, and says what that was: it may have been done on another step. */
   async function undo(entry?: number): Promise<boolean> {
     const isBack = await line(() => send(`/rigs/${toValue(slug)}/undo`, postJson, entry === undefined ? {} : { entry }, () => void undo(entry)))
@@ -86,7 +93,17 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
     return isBack
   }
 
-  return { query, rig: computed(() => query.data.value ?? null), isSending: computed(() => waiting.value > 0), intend, prove, patch, beLike, undo }
+  return {
+    query,
+    rig: computed(() => query.data.value ?? null),
+    isSending: computed(() => waiting.value > 0),
+    intend,
+    prove,
+    patch,
+    beLike,
+    takeDance,
+    undo,
+  }
 }
 
 export type RigHandle = ReturnType<typeof useRig>

@@ -38,6 +38,7 @@ function select(position: number): void {
       </button>
       <RouterLink class="small" :to="`/fault?rig=${rig.slug}`">find a fault</RouterLink>
       <RouterLink class="small" :to="`/dry-bench?rig=${rig.slug}`">dry bench</RouterLink>
+      <RouterLink class="small" :to="`/rigs/${rig.slug}/dance`">dance</RouterLink>
       <p class="state" :class="rig.review.next.severity" aria-live="polite">
         <StateMark :state="rig.review.next.severity" /> <VerdictLine :next="rig.review.next" />
       </p>

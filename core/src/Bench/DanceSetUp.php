@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Bench;
+
+use Linguator\Core\Dance\Move;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Node;
+use Linguator\Core\Format\Formats;
+use Linguator\Core\Rig\RigDocument;
+
+/** What a dance of a rig needs to begin: the moves in words, where the sticks sit, and whether the stand-in can show it. */
+final readonly class DanceSetUp implements \JsonSerializable
+{
+    public function __construct(private RigDocument $rig, private Formats $formats)
+    {
+    }
+
+    public function jsonSerialize(): \stdClass
+    {
+        $script = new DanceScript($this->rig);
+
+        return (object) [
+            'name' => $this->rig->name(),
+            'moves' => array_map(static fn (Move $move, string $says): \stdClass => (object) (get_object_vars($move->jsonSerialize()) + ['says' => $says]), $script->moves(), $script->words()),
+            'gimbals' => str_split(DryBenchSetUp::gimbals($this->rig)),
+            'leaves_throttle' => $this->rig->motorOffAtCentre(),
+            'stand_in_refusal' => $this->refusal(),
+        ];
+    }
+
+    private function refusal(): ?string
+    {
+        try {
+            (new DanceRehearsal($this->rig, new Node(new \stdClass), $this->formats))->danced(0);
+        } catch (DocumentError $error) {
+            return $error->getMessage();
+        }
+
+        return null;
+    }
+}

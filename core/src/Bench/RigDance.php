@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Bench;
+
+use Linguator\Core\Channel\Letter;
+use Linguator\Core\Dance\ChannelKind;
+use Linguator\Core\Dance\ChannelRead;
+use Linguator\Core\Dance\DanceLog;
+use Linguator\Core\Dance\Deduction;
+use Linguator\Core\Dance\Prompt;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Document\Excerpt;
+use Linguator\Core\Document\Node;
+use Linguator\Core\Rig\Deed;
+use Linguator\Core\Rig\EntryKind;
+use Linguator\Core\Rig\Intent;
+use Linguator\Core\Rig\Occasion;
+use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\RigPatch;
+use Linguator\Core\Rig\SwitchSetting;
+use Linguator\Core\Steps\Order\KeepOrderCheck;
+use Linguator\Core\Steps\Order\OrderReview;
+use Linguator\Core\Steps\Switches\SetSwitch;
+use Linguator\Core\Steps\Switches\SwitchReview;
+use Linguator\Core\Steps\Travel\KeepReading;
+use Linguator\Core\Steps\Travel\TravelReview;
+
+/**
+ * A dance made for a rig: what it showed, and what of that would be written into which step, all of it or line by line. Thresholds are not
+ * among it: they follow from a throttle that was read where it belongs, and Travel offers them then.
+ */
+final readonly class RigDance
+{
+    public Deduction $deduction;
+
+    private OrderReview $order;
+
+    /**
+     * @param  Node  $told  With `log` and `prompts`, as the verb `dance` takes them; the script is the rig's.
+     *
+     * @throws DocumentError at what is no log.
+     */
+    public function __construct(private RigDocument $rig, Node $told)
+    {
+        $this->order = new OrderReview($rig);
+        $script = (new DanceScript($rig))->moves();
+        $this->deduction = new Deduction(DanceLog::read($told), $script, Prompt::all($told, count($script)), $this->expected());
+    }
+
+    /** @return list<DanceLine> What can be written. */
+    public function lines(): array
+    {
+        return array_column($this->writings(), 'line');
+    }
+
+    /**
+     * These lines are written, as one change.
+     *
+     * @param  list<string>  $keys
+     * @param  string  $by  Who saw it.
+     *
+     * @throws DocumentError at a line that there is not.
+     */
+    public function taking(array $keys, string $by, Occasion $occasion): Deed
+    {
+        $writings = array_column(array_map(static fn (DanceWriting $writing): array => [$writing->line->key, $writing], $this->writings()), 1, 0);
+        if ($keys === []) {
+            throw DocumentError::at('keys', 'Found nothing to take over; expected at least one line.', 'too_few');
+        }
+        [$rig, $patch, $names] = [$this->rig, RigPatch::of([]), []];
+        foreach ($keys as $k => $key) {
+            $writing = $writings[$key] ?? throw DocumentError::at("keys.$k", 'Found '.Excerpt::of($key).'; expected '.($writings === [] ? 'nothing: this dance showed nothing to write.' : 'one of '.implode(', ', array_keys($writings)).'.'), 'no_such_line');
+            $done = $writing->by($by)->on($rig, $occasion)->patch;
+            $patch = $patch->and($done);
+            $rig = RigDocument::of($done->apply($rig->document)->document);
+            $names[] = $writing->line->name;
+        }
+
+        return new Deed($patch, 'Danced: '.implode(', ', $names), EntryKind::Measurement);
+    }
+
+    /** @return list<DanceWriting> */
+    private function writings(): array
+    {
+        $writings = [$this->orderCheck(), ...array_map($this->travel(...), Letter::cases()), ...array_map($this->levels(...), $this->rig->switches())];
+
+        return array_values(array_filter($writings));
+    }
+
+    /** The letters in the order in which they arrive by the rig's record, plugs and all; null: not on channels 1 to 4, or the record is not right yet. */
+    private function expected(): ?string
+    {
+        $letters = [];
+        foreach (Letter::cases() as $letter) {
+            $letters[$this->order->channelOf($letter->functionName()) ?? 0] = $letter->value;
+        }
+        ksort($letters);
+
+        return $this->order->isRight() && array_keys($letters) === range(1, count(Letter::cases())) ? implode('', $letters) : null;
+    }
+
+    private function orderCheck(): ?DanceWriting
+    {
+        [$danced, $expected] = [$this->deduction->order, $this->expected()];
+        if ($danced === null || $expected === null) {
+            return null;
+        }
+        $moved = array_combine(str_split($danced), str_split($expected));
+        $writes = $danced === $expected ? 'proof: each stick moves what it should' : "a failed check: the sticks arrive as $danced, $expected is wanted";
+
+        return new DanceWriting(new DanceLine('order', 'order', 'order', $writes, null), static fn (string $by): Intent => KeepOrderCheck::read(new Node((object) ['moved' => (object) $moved, 'by' => $by])));
+    }
+
+    private function travel(Letter $letter): ?DanceWriting
+    {
+        $read = $this->deduction->stick($letter);
+        [$low, $high] = [$read?->low(), $read?->high()];
+        $channel = $this->channelAtHandset($letter);
+        if ($read === null || $low === null || $high === null || ! $low->isHeld || ! $high->isHeld || $channel === null) {
+            return null;
+        }
+        [$lo, $mid, $hi] = [round($low->us, 1), round($read->mid ?? ($low->us + $high->us) / 2, 1), round($high->us, 1)];
+        $isReversed = $read->isReversed() === true;
+        $told = (object) (['channel' => $channel, 'noise_us' => round($read->noiseUs, 2), 'source' => 'dance'] + ($isReversed ? ['lo' => $hi, 'mid' => $mid, 'hi' => $lo, 'reversed' => true] : ['lo' => $lo, 'mid' => $mid, 'hi' => $hi]));
+        $doubt = match (true) {
+            $isReversed => 'Its values fell where the stick rose, or it was moved to the other end first. Take it only if you began with up or right.',
+            $this->hasRate($channel) => 'A rate or expo is set on it, so its ends are not the whole way. Dance at full rate, or take it only if it was off.',
+            default => null,
+        };
+        $line = new DanceLine("travel/$letter->value", 'travel', "travel of {$letter->functionName()}", sprintf('%g / %g / %g µs read', $lo, $mid, $hi).($isReversed ? ', falling' : ''), $this->moveOf($read), $doubt);
+
+        return new DanceWriting($line, static fn (): Intent => KeepReading::read(new Node($told)));
+    }
+
+    private function hasRate(int $channel): bool
+    {
+        foreach ((new SwitchReview($this->rig))->rates() as $rate) {
+            if ($rate->channel === $channel) {
+                return ! $rate->isPlain();
+            }
+        }
+
+        return false;
+    }
+
+    private function channelAtHandset(Letter $letter): ?int
+    {
+        foreach ((new TravelReview($this->rig))->rows as $row) {
+            if ($row->function === $letter->functionName()) {
+                return $row->channel;
+            }
+        }
+
+        return null;
+    }
+
+    private function levels(SwitchSetting $setting): ?DanceWriting
+    {
+        foreach ($this->deduction->channels as $read) {
+            $levels = $read->levels();
+            if ($read->kind === ChannelKind::Switch && $levels !== null && $read->move?->id === $setting->switchId && $read->channel === $this->order->channelOf($setting->function)) {
+                $us = array_map(static fn (float $one): float => round($one, 1), $levels);
+                $line = new DanceLine("levels/$setting->function", 'switches', "levels of $setting->function", implode(' / ', array_map(static fn (float $one): string => sprintf('%g', $one), $us)).' µs read', $this->moveOf($read));
+
+                return new DanceWriting($line, static fn (): Intent => SetSwitch::read(new Node((object) ['function' => $setting->function, 'levels_us' => $us])));
+            }
+        }
+
+        return null;
+    }
+
+    private function moveOf(ChannelRead $read): ?int
+    {
+        foreach ($this->deduction->moves as $k => $move) {
+            if ($move->way?->line->channel === $read->channel) {
+                return $k;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,36 @@
+import type { LiveSeen } from '@/api/captures'
+import { streamFrom } from '@/api/http'
+import type { LiveSource } from './source'
+
+/** What a sender on a port of this machine says, read by the core as it comes. */
+export function portSource(port: number): LiveSource {
+  let abort: AbortController | null = null
+
+  async function listen(response: Response, take: (seen: LiveSeen) => void): Promise<void> {
+    const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader()
+    let rest = ''
+    for (let part = await reader?.read(); part && !part.done; part = await reader?.read()) {
+      const lines = (rest + part.value).split('\n')
+      rest = lines.pop() ?? ''
+      for (const line of lines) if (line !== '') take(JSON.parse(line) as LiveSeen)
+    }
+  }
+
+  return {
+    async start(take, ended) {
+      abort = new AbortController()
+      const response = await streamFrom('/live/tcp', { port, format: '' }, abort.signal)
+      let many = 0
+      void listen(response, (seen) => {
+        const us = seen.channels.map((channel) => channel.us)
+        if (many === 0) many = us.length
+        if (us.length > 0 && us.length === many) take({ t_ms: performance.now(), us })
+      })
+        .then(() => ended('The sender has closed the connection.'))
+        .catch((error: unknown) => {
+          if (!(error instanceof DOMException)) ended('The connection broke: look at the sender.')
+        })
+    },
+    stop: () => abort?.abort(),
+  }
+}

@@ -1,0 +1,157 @@
+import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
+import { postJson, sentenceOf } from '@/api/http'
+import type { DanceSetUp, DanceShown } from '@/api/rigs'
+import type { LiveSource, Row } from './live/source'
+
+export interface Prompt {
+  move: number
+  t_ms: number
+}
+
+/** So often the bench is asked what it saw. */
+const ASK_MS = 400
+/** Hands off for so long. */
+const REST_MS = 2000
+/** A move that was let go of so long ago is over. */
+const OVER_MS = 250
+/** Not seen for so long, it is asked for once more, and then left. */
+const PATIENCE_MS = 9000
+/** A source that sends nothing for so long is silent. */
+const SILENT_MS = 500
+/** Lines are drawn so often. */
+const DRAW_MS = 60
+/** The line of a channel needs no more points. */
+const KEPT_ROWS = 20_000
+
+/**
+ * A dance as it goes on: one move asked for at a time, and the next when the bench has seen it. What was seen is the bench's word; this only
+ * keeps the rows and says which move is asked for.
+ */
+export function useDance(slug: () => string, moves: () => DanceSetUp['moves']) {
+  const state = ref<'off' | 'on' | 'done'>('off')
+  /** All rows; drawn are those of a moment ago. */
+  let kept: Row[] = []
+  const rows = shallowRef<Row[]>([])
+  let drawnAt = 0
+  const prompts = ref<Prompt[]>([])
+  const shown = shallowRef<DanceShown | null>(null)
+  const problem = ref('')
+  const silence = ref('')
+  /** The stand-in follows prompts of its own. */
+  const isRehearsal = ref(false)
+  /** Why nothing of it can be written; empty: it can. */
+  const whyNot = ref('')
+  let source: LiveSource | null = null
+  let ownPrompts: Prompt[] | null = null
+  let timer = 0
+  let isAsking = false
+  let lastAt = 0
+  let tries = 0
+
+  const at = computed(() => prompts.value[prompts.value.length - 1]?.move ?? 0)
+  const now = () => kept[kept.length - 1]?.t_ms ?? 0
+  const isSeen = (move: number) => ['found', 'twice'].includes(shown.value?.moves[move]?.state ?? '')
+
+  function prompt(move: number): void {
+    prompts.value = [...prompts.value, { move, t_ms: Math.max(now(), prompts.value[prompts.value.length - 1]?.t_ms ?? 0) }]
+  }
+
+  function take(row: Row): void {
+    lastAt = performance.now()
+    silence.value = ''
+    if (kept.length < KEPT_ROWS) kept.push(row)
+    if (lastAt - drawnAt > DRAW_MS) draw()
+    if (prompts.value.length === 0 && ownPrompts === null) prompt(0)
+    const next = ownPrompts?.[prompts.value.length]
+    if (next && next.t_ms <= row.t_ms) prompts.value = [...prompts.value, next]
+  }
+
+  function draw(): void {
+    drawnAt = performance.now()
+    rows.value = kept.slice()
+  }
+
+  async function ask(): Promise<void> {
+    if (isAsking || kept.length < 2) return
+    isAsking = true
+    try {
+      shown.value = await postJson<DanceShown>(`/rigs/${slug()}/dance`, { log: kept, prompts: prompts.value })
+      problem.value = ''
+    } catch (error) {
+      problem.value = sentenceOf(error)
+    } finally {
+      isAsking = false
+    }
+  }
+
+  /** On to the next move, or to the end. */
+  function next(): void {
+    tries = 0
+    if (at.value + 1 < moves().length) prompt(at.value + 1)
+    else void finish()
+  }
+
+  function again(): void {
+    prompt(at.value)
+  }
+
+  function goOn(): void {
+    if (ownPrompts !== null) return
+    const since = now() - (prompts.value[prompts.value.length - 1]?.t_ms ?? 0)
+    const move = shown.value?.moves[at.value]
+    if (moves()[at.value]?.move === 'rest') {
+      if (since >= REST_MS) next()
+    } else if (isSeen(at.value) && (move?.to_ms ?? Infinity) < now() - OVER_MS) next()
+    else if (since > PATIENCE_MS) {
+      tries += 1
+      if (tries < 2) again()
+      else next()
+    }
+  }
+
+  async function tick(): Promise<void> {
+    if (performance.now() - lastAt > SILENT_MS) silence.value = 'Nothing comes in: look at the lead and at the sender. It goes on by itself.'
+    await ask()
+    if (state.value === 'on') goOn()
+  }
+
+  async function start(from: LiveSource, own: Prompt[] | null, notWritten: string): Promise<void> {
+    stop()
+    ;[prompts.value, shown.value, kept] = [[], null, []]
+    draw()
+    ;[source, ownPrompts, tries, lastAt] = [from, own, 0, performance.now()]
+    problem.value = silence.value = ''
+    isRehearsal.value = own !== null
+    whyNot.value = notWritten
+    try {
+      await from.start(take, (why) => {
+        if (why !== '') problem.value = why
+        void finish()
+      })
+      state.value = 'on'
+      timer = window.setInterval(() => void tick(), ASK_MS)
+    } catch (error) {
+      problem.value = sentenceOf(error)
+      state.value = 'off'
+    }
+  }
+
+  function stop(): void {
+    window.clearInterval(timer)
+    source?.stop()
+    source = null
+  }
+
+  /** Whatever was danced until now counts. */
+  async function finish(): Promise<void> {
+    stop()
+    while (isAsking) await new Promise((resolve) => setTimeout(resolve, 20))
+    draw()
+    await ask()
+    state.value = kept.length > 1 ? 'done' : 'off'
+  }
+
+  onBeforeUnmount(stop)
+
+  return { state, rows, prompts, shown, problem, silence, isRehearsal, whyNot, at, isSeen, start, next, again, finish }
+}

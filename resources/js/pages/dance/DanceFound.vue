@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { DanceSetUp, DanceShown } from '@/api/rigs'
+import FindingLine from '@/components/FindingLine.vue'
+import LabelledField from '@/components/form/LabelledField.vue'
+import { figure } from '@/lib/numberText'
+
+/** What a dance showed, and what of it is to be written: all that nobody has to nod to first, unless somebody says otherwise. */
+export interface DanceFoundProps {
+  shown: DanceShown
+  moves: DanceSetUp['moves']
+  /** Why nothing of it can be written; empty: it can. */
+  whyNot: string
+  isSending: boolean
+}
+const props = defineProps<DanceFoundProps>()
+const emit = defineEmits<{ take: [keys: string[], by: string]; again: [] }>()
+
+const chosen = ref(new Set<string>())
+watch(
+  () => props.shown,
+  (shown) => (chosen.value = new Set(shown.lines.filter((line) => line.doubt === null).map((line) => line.key))),
+  { immediate: true },
+)
+const by = ref('')
+const keys = computed(() => props.shown.lines.filter((line) => chosen.value.has(line.key)).map((line) => line.key))
+const redo = computed(() => props.shown.redo.map((move) => props.moves[move]?.says ?? '').filter((says) => says !== ''))
+const needsName = computed(() => keys.value.includes('order') && by.value.trim() === '')
+
+function toggle(key: string): void {
+  const now = new Set(chosen.value)
+  if (!now.delete(key)) now.add(key)
+  chosen.value = now
+}
+
+const evidence = (move: number | null) => {
+  const read = move === null ? null : (props.shown.moves[move] ?? null)
+  return read?.channel == null || read.from_ms == null || read.to_ms == null
+    ? ''
+    : `channel ${read.channel}, ${figure((read.to_ms - read.from_ms) / 1000, 1)} s of it`
+}
+</script>
+
+<template>
+  <section class="found">
+    <h2>What was found</h2>
+    <p v-if="redo.length > 0" class="band">
+      Not certain, so nothing is said of it: {{ redo.join(' ') }}
+      <button type="button" class="link-button" @click="$emit('again')">Dance again</button>
+    </p>
+    <FindingLine v-for="finding in shown.findings" :key="finding.code + finding.message" :finding="finding" />
+    <p v-if="shown.lines.length === 0" class="muted">Nothing of it could be written into this rig.</p>
+    <template v-else>
+      <h3>Into the record</h3>
+      <ul class="plain-list">
+        <li v-for="line in shown.lines" :key="line.key">
+          <label>
+            <input type="checkbox" :checked="chosen.has(line.key)" :disabled="whyNot !== ''" @change="toggle(line.key)" />
+            <span
+              ><b class="name">{{ line.name }}</b> <span class="value">{{ line.writes }}</span>
+              <span class="muted small evidence">{{ evidence(line.move) }}</span><span v-if="line.doubt" class="doubt">{{ line.doubt }}</span></span
+            >
+          </label>
+        </li>
+      </ul>
+      <p v-if="whyNot" class="band">{{ whyNot }}</p>
+      <form v-else class="take" @submit.prevent="emit('take', keys, by)">
+        <LabelledField label="Seen by"><input v-model="by" class="field" maxlength="80" /></LabelledField>
+        <a-button type="primary" html-type="submit" :disabled="keys.length === 0 || needsName || isSending"
+          >Write {{ keys.length }} of {{ shown.lines.length }}</a-button
+        >
+        <span v-if="needsName" class="muted small">A proof of the order names who saw it.</span>
+      </form>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+label {
+  display: flex;
+  gap: 0.7rem;
+  align-items: baseline;
+  padding: 0.3rem 0;
+}
+.name::first-letter {
+  text-transform: uppercase;
+}
+.name {
+  display: inline-block;
+}
+.evidence {
+  margin-left: 0.6rem;
+}
+h3 {
+  margin-top: 0.9rem;
+}
+.found {
+  margin-top: 1.2rem;
+}
+.doubt {
+  display: block;
+  color: var(--amber-text);
+}
+.take {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.8rem;
+  align-items: end;
+  margin-top: 0.6rem;
+}
+</style>

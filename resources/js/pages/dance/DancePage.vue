@@ -1,0 +1,201 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { getJson, postJson, sentenceOf } from '@/api/http'
+import type { DanceSetUp } from '@/api/rigs'
+import LabelledField from '@/components/form/LabelledField.vue'
+import { gamepadSource } from '@/composables/live/gamepad'
+import { logSource } from '@/composables/live/log'
+import { portSource } from '@/composables/live/port'
+import type { Row } from '@/composables/live/source'
+import { type Prompt, useDance } from '@/composables/useDance'
+import { useRig } from '@/composables/useRig'
+import DanceFound from './DanceFound.vue'
+import DanceHands from './DanceHands.vue'
+import DanceLines from './DanceLines.vue'
+
+/** The stand-in dances so many times as fast as a person. */
+const STAND_IN_SPEED = 3
+const SEEDS = 1000
+const NOBODY = "The stand-in danced, nobody's hands: this is what would be written, and nothing is."
+const AT_THE_HANDSET = 'A game controller shows axes of the handset, not channels as they arrive: nothing of it is written.'
+
+const route = useRoute()
+const router = useRouter()
+const slug = computed(() => String(route.params.slug))
+const setUp = useQuery({
+  queryKey: computed(() => ['dance', slug.value] as const),
+  queryFn: ({ signal }) => getJson<DanceSetUp>(`/rigs/${slug.value}/dance`, signal),
+  staleTime: 0,
+})
+const moves = computed(() => setUp.data.value?.moves ?? [])
+const handle = useRig(slug)
+const dance = useDance(
+  () => slug.value,
+  () => moves.value,
+)
+const { state, rows, shown, problem, silence, isRehearsal, whyNot, at, isSeen } = dance
+const port = ref('4420')
+const beginning = ref('')
+const asked = computed(() => moves.value[at.value] ?? null)
+
+async function rehearse(): Promise<void> {
+  beginning.value = ''
+  try {
+    const made = await postJson<{ log: Row[]; prompts: Prompt[] }>(`/rigs/${slug.value}/dance/stand-in`, { seed: Math.floor(Math.random() * SEEDS) })
+    await dance.start(logSource(made.log, STAND_IN_SPEED), made.prompts, NOBODY)
+  } catch (error) {
+    beginning.value = sentenceOf(error)
+  }
+}
+
+async function take(keys: string[], by: string): Promise<void> {
+  const isKept = await handle.takeDance({ log: rows.value, prompts: dance.prompts.value, keys, by })
+  if (isKept) await router.push(`/rigs/${slug.value}/travel`)
+}
+
+useEventListener('keydown', (event) => {
+  if (state.value !== 'on' || event.target instanceof HTMLInputElement || event.ctrlKey || event.metaKey || event.altKey) return
+  const act = { a: dance.again, s: dance.next, Escape: () => void dance.finish() }[event.key]
+  if (!act) return
+  event.preventDefault()
+  act()
+})
+</script>
+
+<template>
+  <main id="main" class="page">
+    <p><RouterLink :to="`/rigs/${slug}`">Back to the rig</RouterLink></p>
+    <h1>
+      One dance, whole set-up<template v-if="setUp.data.value">: {{ setUp.data.value.name }}</template>
+    </h1>
+    <p v-if="setUp.error.value" class="band stop" role="alert">{{ sentenceOf(setUp.error.value) }}</p>
+    <template v-if="state === 'off' && setUp.data.value">
+      <p class="muted">
+        Propellers off. Twenty seconds instead of Order, Travel and Switches by hand: move one control after the other as it is asked, each to its
+        end, and hold it for a moment. Trims at zero, rates off.
+      </p>
+      <p v-if="setUp.data.value.leaves_throttle" class="band">Its throttle springs to the middle: a dance leaves it out. Read it in Travel.</p>
+      <ol>
+        <li v-for="(move, k) in moves" :key="k">{{ move.says }}</li>
+      </ol>
+      <h2>Where the values come from</h2>
+      <div class="sources">
+        <div>
+          <h3>A port of this machine</h3>
+          <p class="muted small">What the receiver sends, over a serial-to-network adapter. Order, travel and levels as they arrive.</p>
+          <LabelledField label="Port"><input v-model="port" class="field port" inputmode="numeric" maxlength="5" /></LabelledField>
+          <a-button type="primary" @click="dance.start(portSource(Number(port)), null, '')">Dance on this port</a-button>
+        </div>
+        <div>
+          <h3>A game controller</h3>
+          <p class="muted small">
+            A handset on a USB lead: its own outputs, before any radio. To see whether every stick reaches its ends; nothing is written.
+          </p>
+          <a-button @click="dance.start(gamepadSource(), null, AT_THE_HANDSET)">Dance with it</a-button>
+        </div>
+        <div>
+          <h3>Without gear</h3>
+          <p class="muted small">The rig's dry bench dances by itself, to see how it goes. Nothing is written.</p>
+          <p v-if="setUp.data.value.stand_in_refusal" class="muted small">{{ setUp.data.value.stand_in_refusal }}</p>
+          <a-button v-else @click="rehearse">Let the stand-in dance</a-button>
+        </div>
+      </div>
+      <p v-if="beginning || problem" class="band stop" role="alert">{{ beginning || problem }}</p>
+    </template>
+
+    <template v-if="state === 'on'">
+      <div class="asked">
+        <div>
+          <p class="muted small">{{ at + 1 }} of {{ moves.length }}</p>
+          <p class="move" role="status">{{ asked?.says }}</p>
+          <p class="acts">
+            <a-button :disabled="isRehearsal" @click="dance.again()">Again (A)</a-button>
+            <a-button :disabled="isRehearsal" @click="dance.next()">Skip (S)</a-button>
+            <a-button @click="dance.finish()">Stop (Esc)</a-button>
+          </p>
+          <p v-if="silence" class="band" role="alert">{{ silence }}</p>
+          <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
+        </div>
+        <DanceHands :gimbals="setUp.data.value?.gimbals ?? []" :move="asked" />
+      </div>
+      <ol class="ticks plain-list">
+        <li v-for="(move, k) in moves" :key="k" :class="{ seen: isSeen(k) && k <= at, now: k === at }">
+          <span aria-hidden="true">{{ isSeen(k) && k <= at ? '✓' : k === at ? '▸' : '·' }}</span> {{ move.letter ?? move.id ?? 'rest'
+          }}<span class="sr-only">{{ isSeen(k) && k <= at ? ', seen' : '' }}</span>
+        </li>
+      </ol>
+    </template>
+
+    <DanceLines v-if="state !== 'off'" :rows="rows" :shown="shown" />
+    <template v-if="state === 'done' && shown">
+      <DanceFound :shown="shown" :moves="moves" :why-not="whyNot" :is-sending="handle.isSending.value" @take="take" @again="state = 'off'" />
+      <p><a-button @click="state = 'off'">Another dance</a-button></p>
+    </template>
+    <p v-else-if="state === 'done'" class="band stop" role="alert">{{ problem }} <a-button @click="state = 'off'">Back</a-button></p>
+  </main>
+</template>
+
+<style scoped>
+.sources {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
+  gap: 1.4rem;
+}
+.sources h3 {
+  margin-top: 0;
+}
+h2 {
+  margin-top: 1.4rem;
+}
+ol:not(.plain-list) {
+  padding-left: 1.4rem;
+  margin-top: 0.6rem;
+}
+.sources :deep(.ant-btn) {
+  margin-top: 0.5rem;
+}
+.port {
+  width: 6rem;
+}
+.asked {
+  display: grid;
+  grid-template-columns: 1fr 300px;
+  gap: 1.5rem;
+  align-items: center;
+}
+.move {
+  font-size: 1.9rem;
+  font-weight: 600;
+  line-height: 1.2;
+  margin: 0.2rem 0 0.8rem;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem;
+}
+.ticks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.3rem 1.1rem;
+  margin: 0.8rem 0;
+}
+.ticks li {
+  color: var(--muted);
+}
+.ticks .seen {
+  color: var(--petrol);
+  font-weight: 600;
+}
+.ticks .now {
+  color: var(--ink);
+}
+@media (max-width: 700px) {
+  .asked {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+it('takes a dance over in one entry that can be taken back, and says at its place what cannot be', function () {
+    $this->demo();
+    $slug = $this->postJson('/api/v1/rigs/dunlin/duplicate', ['name' => 'Turnstone two'])->assertCreated()->json('slug');
+    $address = "/api/v1/rigs/$slug/dance";
+    fittingScreen('dance_set_up', $this->getJson($address)->getContent());
+    $setUp = $this->getJson($address)->assertOk()->json();
+    expect($setUp['moves'])->toHaveCount(9)->and($setUp['gimbals'])->toBe(['R', 'T', 'A', 'E'])->and($setUp['stand_in_refusal'])->toBeNull();
+    $danced = $this->postJson("$address/stand-in", ['seed' => 3])->assertOk()->json();
+    fittingScreen('dance_shown', $this->postJson($address, $danced)->getContent());
+    $shown = $this->postJson($address, $danced)->assertOk()->json();
+    expect($shown['order'])->toBe('AETR')->and($shown['redo'])->toBe([])->and(array_column($shown['lines'], 'key'))->toContain('travel/T', 'order');
+
+    $revision = $this->getJson("/api/v1/rigs/$slug")->json('revision');
+    $take = fn (array $told) => $this->postJson("$address/take", $told + $danced + ['revision' => $revision, 'keys' => ['order', 'travel/T'], 'by' => 'Wren']);
+    $take(['keys' => ['wings']])->assertStatus(422)->assertJsonPath('error.path', 'keys.0');
+    $take(['by' => ' '])->assertStatus(422)->assertJsonPath('error.path', 'by');
+    $take(['revision' => $revision - 1])->assertStatus(409);
+    $take(['log' => []])->assertStatus(422)->assertJsonPath('error.path', 'log');
+    $take(['log' => [['t_ms' => 0, 'us' => ['high']]]])->assertStatus(422)->assertJsonPath('error.path', 'log.0.us.0');
+    expect($this->getJson("/api/v1/rigs/$slug")->json('revision'))->toBe($revision);
+
+    $rig = $take([])->assertOk()->json();
+    expect($rig['history'][0]['entry']['text'])->toBe('Danced: order, travel of throttle')->and($rig['review']['order']['proof']['state'])->toBe('holds');
+    $back = $this->postJson("/api/v1/rigs/$slug/undo", ['revision' => $rig['revision']])->assertOk()->json();
+    expect(count($back['document']['checks']))->toBe(count($rig['document']['checks']) - 1)->and(count($back['document']['measurements'] ?? []))->toBe(count($rig['document']['measurements']) - 1);
+});
+
+it('dances with a fault put in, and says what a rig cannot show', function () {
+    $this->demo();
+    $danced = $this->postJson('/api/v1/rigs/dunlin/dance/stand-in', ['seed' => 1, 'faults' => ['order_mismatch']])->assertOk()->json();
+    expect($danced['prompts'])->toHaveCount(9);
+    $this->postJson('/api/v1/rigs/dunlin/dance/stand-in', ['faults' => ['wings']])->assertStatus(422);
+    $this->postJson('/api/v1/rigs/dunlin/dance/stand-in', ['faults' => ['wrong_radio_on']])->assertStatus(422)->assertJsonPath('error.path', 'faults');
+    $blank = $this->postJson('/api/v1/rigs', ['name' => 'Bare', 'craft_kind' => 'plane'])->assertCreated()->json('slug');
+    expect($this->getJson("/api/v1/rigs/$blank/dance")->assertOk()->json('stand_in_refusal'))->toBeString();
+    $this->getJson('/api/v1/rigs/nobody/dance')->assertNotFound();
+});
