@@ -19,6 +19,12 @@ const probed = async (page) => {
   await page.waitForTimeout(500)
 }
 
+/** The stand-in has danced. */
+const danced = async (page) => {
+  await page.getByRole('button', { name: 'Let the stand-in dance' }).click()
+  await page.getByRole('heading', { name: 'What was found' }).waitFor()
+}
+
 /** Two tests and a name: the review. */
 const played = async (page) => {
   await page.getByRole('button', { name: /Does a stick move another/ }).click()
@@ -49,7 +55,7 @@ const VIEWS = [
   { name: 'logbook', address: '/logbook' },
   { name: 'sheet', address: '/rigs/avocet/sheet', whole: true },
   { name: 'rig-phone', address: '/rigs/sanderling/travel', width: 390, height: 844 },
-  { name: 'rig-dark', address: '/rigs/mudlark/path', dark: true },
+  { name: 'dance', address: '/rigs/dunlin/dance', before: danced },
 ]
 
 const browser = await chromium.launch({
@@ -59,7 +65,7 @@ const browser = await chromium.launch({
 for (const view of VIEWS.filter(({ name }) => only.length === 0 || only.includes(name))) {
   const context = await browser.newContext({
     viewport: { width: view.width ?? 1280, height: view.height ?? 800 },
-    colorScheme: view.dark ? 'dark' : 'light',
+    colorScheme: 'light',
     reducedMotion: 'reduce',
   })
   const page = await context.newPage()

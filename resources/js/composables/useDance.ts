@@ -1,6 +1,7 @@
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
 import { postJson, sentenceOf } from '@/api/http'
 import type { DanceSetUp, DanceShown } from '@/api/rigs'
+import { lengthOf } from '@/lib/scale'
 import type { LiveSource, Row } from './live/source'
 
 export interface Prompt {
@@ -97,7 +98,7 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves']) {
 
   function goOn(): void {
     if (ownPrompts !== null) return
-    const since = now() - (prompts.value[prompts.value.length - 1]?.t_ms ?? 0)
+    const since = lengthOf({ from: prompts.value[prompts.value.length - 1]?.t_ms ?? 0, to: now() })
     const move = shown.value?.moves[at.value]
     if (moves()[at.value]?.move === 'rest') {
       if (since >= REST_MS) next()

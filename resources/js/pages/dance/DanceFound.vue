@@ -4,6 +4,7 @@ import type { DanceSetUp, DanceShown } from '@/api/rigs'
 import FindingLine from '@/components/FindingLine.vue'
 import LabelledField from '@/components/form/LabelledField.vue'
 import { figure } from '@/lib/numberText'
+import { lengthOf, secondsOf } from '@/lib/scale'
 
 /** What a dance showed, and what of it is to be written: all that nobody has to nod to first, unless somebody says otherwise. */
 export interface DanceFoundProps {
@@ -37,7 +38,7 @@ const evidence = (move: number | null) => {
   const read = move === null ? null : (props.shown.moves[move] ?? null)
   return read?.channel == null || read.from_ms == null || read.to_ms == null
     ? ''
-    : `channel ${read.channel}, ${figure((read.to_ms - read.from_ms) / 1000, 1)} s of it`
+    : `channel ${read.channel}, ${figure(secondsOf(lengthOf({ from: read.from_ms, to: read.to_ms })), 1)} s of it`
 }
 </script>
 

@@ -32,6 +32,9 @@ function make(fix: OrderFixView): void {
 <template>
   <div>
     <h2>Order</h2>
+    <p class="muted small">
+      Twenty seconds instead of Order, Travel and Switches by hand: <RouterLink :to="`/rigs/${rig.slug}/dance`">dance it</RouterLink>.
+    </p>
     <p v-if="order.unjudged" class="band calm">{{ order.unjudged }}</p>
     <template v-else>
       <p class="verdict" :class="{ wrong: !order.right }">{{ verdict }}</p>
