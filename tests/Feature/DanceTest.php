@@ -33,6 +33,7 @@ it('dances with a fault put in, and says what a rig cannot show', function () {
     $this->demo();
     $danced = $this->postJson('/api/v1/rigs/dunlin/dance/stand-in', ['seed' => 1, 'faults' => ['order_mismatch']])->assertOk()->json();
     expect($danced['prompts'])->toHaveCount(9);
+    $this->postJson('/api/v1/rigs/dunlin/dance/stand-in', ['seed' => PHP_INT_MIN])->assertOk();
     $this->postJson('/api/v1/rigs/dunlin/dance/stand-in', ['faults' => ['wings']])->assertStatus(422);
     $this->postJson('/api/v1/rigs/dunlin/dance/stand-in', ['faults' => ['wrong_radio_on']])->assertStatus(422)->assertJsonPath('error.path', 'faults');
     $blank = $this->postJson('/api/v1/rigs', ['name' => 'Bare', 'craft_kind' => 'plane'])->assertCreated()->json('slug');

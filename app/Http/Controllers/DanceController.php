@@ -50,7 +50,7 @@ final readonly class DanceController
         $document = RequestDocument::of($request);
         $told = new Node((object) ($document->has('faults') ? ['faults' => array_map(static fn (string $cause): \stdClass => (object) ['cause' => $cause], $document->texts('faults'))] : []));
 
-        return Answer::json((new DanceRehearsal($rig->whole(), $told, $this->formats))->danced(abs($document->intOrNull('seed') ?? 0)));
+        return Answer::json((new DanceRehearsal($rig->whole(), $told, $this->formats))->danced($document->intOrNull('seed') ?? 0));
     }
 
     public function take(Request $request, Rig $rig, ChangeRig $change, Shelf $shelf): JsonResponse
