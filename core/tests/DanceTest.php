@@ -138,3 +138,17 @@ it('takes values that never change at rest for what they are, and frozen ones of
     $frozen = danced((object) ['log' => littleDance(fn (int $channel, int $ms): float => $channel === 1 ? $move($ms) + $noise(1, $ms > 5000 && $ms < 5600 ? 5000 : $ms) : 1500 + $noise(2, $ms > 5000 && $ms < 5600 ? 5000 : $ms)), 'script' => $script]);
     expect($frozen->moves[1]->state)->toBe('found')->and(array_column($frozen->findings, 'code'))->toContain('dropout');
 });
+
+it('believes neither of two moves that name the same channel', function () {
+    $once = static fn (int $ms, int $from): ?float => match (true) {
+        $ms < $from || $ms > $from + 2200 => null,
+        default => 1500 + 500 * max(-1.0, min(1.0, $ms < $from + 1000 ? ($ms - $from) / 200 : ($ms < $from + 2000 ? 1 - ($ms - $from - 1000) / 150 : ($ms - $from - 2200) / 200))),
+    };
+    $at = fn (int $channel, int $ms): float => $channel === 1 ? $once($ms, 2400) ?? $once($ms, 5400) ?? 1500.0 : 1500.0;
+    $asked = static fn (array $letters): stdClass => danced((object) [
+        'log' => littleDance($at, 2, 9.0), 'script' => [(object) ['move' => 'rest'], ...array_map(static fn (string $letter): stdClass => (object) ['move' => 'stick', 'letter' => $letter], $letters)],
+        'prompts' => array_map(static fn (int $k): stdClass => (object) ['move' => $k, 't_ms' => [0, 2200, 5200][$k]], range(0, count($letters))),
+    ]);
+    expect(array_column($asked(['A', 'E'])->moves, 'state'))->toBe(['found', 'unclear', 'unclear'])
+        ->and(array_column($asked(['A'])->moves, 'state'))->toBe(['found', 'twice']);
+});

@@ -93,3 +93,19 @@ it('refuses a line that there is not, an order that nobody saw, and a dance in w
     expect(fn () => $dance->taking(['order'], ' ', $occasion))->toThrow($at('by'));
     expect(fn () => rehearsed($rig, ['wrong_radio_on']))->toThrow(DocumentError::class);
 });
+
+it('writes no travel of an end that was only touched', function () {
+    $rig = DemoRigs::get('dunlin');
+    $danced = rehearsed($rig);
+    $touched = 0;
+    foreach ($danced->log as $row) {
+        // The rudder is let go of again at once.
+        $touched += $row->us[3] < 1050 ? 1 : 0;
+        if ($touched > 3 && $row->us[3] < 1510) {
+            $row->us[3] = 1518.0 + ($touched % 3) / 2;
+        }
+    }
+    expect($touched)->toBeGreaterThan(10);
+    $dance = new RigDance($rig, new Node($danced));
+    expect($dance->deduction->moves[2]->state->isFound())->toBeTrue()->and(array_column($dance->lines(), 'key'))->toContain('travel/T')->not->toContain('travel/R');
+});

@@ -83,6 +83,7 @@ it('says what a straight lead would get wrong, where both plugs are known, and n
     'the other way round' => [['signal', 'plus', 'ground'], ['ground', 'plus', 'signal'], 'a straight lead puts signal on ground, ground on signal'],
     'plus on the signal' => [['signal', 'plus', 'ground'], ['plus', 'signal', 'ground'], 'a straight lead puts signal on plus, plus on signal'],
     'a free pin' => [['signal', 'free', 'ground'], ['signal', 'plus', 'ground'], null],
+    'a free pin at the other end' => [['signal', 'plus', 'ground'], ['signal', 'free', 'ground'], null],
     'another size' => [['signal', 'plus', 'ground'], ['ground', 'plus', 'signal', 'data'], 'one plug has 3 pins and the other 4'],
     'one not known' => [['signal', 'plus', 'ground'], null, null],
 ]);
