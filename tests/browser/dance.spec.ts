@@ -1,6 +1,7 @@
 import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, test } from './bench'
 
 test('the stand-in dances, everything is found, and nothing of it is written', async ({ page }) => {
+  test.setTimeout(120_000)
   await page.setViewportSize({ width: 390, height: 844 })
   const address = await copyOf(page, 'dunlin', 'Turnstone dancer')
   await page.goto(`${address}/dance`)
@@ -8,7 +9,7 @@ test('the stand-in dances, everything is found, and nothing of it is written', a
   await page.getByRole('button', { name: 'Let the stand-in dance' }).click()
   await expect(page.getByText('Rudder: right, hold; left, hold; let go.')).toBeVisible()
   await expectNoSidewaysScroll(page)
-  await expect(page.getByRole('heading', { name: 'What was found' })).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByRole('heading', { name: 'What was found' })).toBeVisible({ timeout: 60_000 })
   await expect(page.getByText(/^Travel of throttle/i)).toBeVisible()
   await expect(page.getByText('A rate or expo is set on it').first()).toBeVisible()
   await expect(page.getByText("nobody's hands: this is what would be written, and nothing is.")).toBeVisible()
@@ -34,12 +35,12 @@ test('a game controller is danced with by keyboard: a move that was seen leads o
       const from = pad.axes[2] ?? 0
       for (let k = 1; k <= 12; k++) {
         pad.axes[2] = from + ((value - from) * k) / 12
-        await new Promise((resolve) => setTimeout(resolve, 25))
+        await new Promise((resolve) => setTimeout(resolve, 60))
       }
     }
     await new Promise((resolve) => setTimeout(resolve, 400))
     await to(1)
-    await new Promise((resolve) => setTimeout(resolve, 800))
+    await new Promise((resolve) => setTimeout(resolve, 1200))
     await to(-1)
   })
   await expect(page.getByText('Rudder: right, hold; left, hold; let go.')).toBeVisible()
