@@ -152,3 +152,23 @@ it('believes neither of two moves that name the same channel', function () {
     expect(array_column($asked(['A', 'E'])->moves, 'state'))->toBe(['found', 'unclear', 'unclear'])
         ->and(array_column($asked(['A'])->moves, 'state'))->toBe(['found', 'twice']);
 });
+
+it('does not believe a knob that began near an end and was never turned there', function (float $begin, array $turns, string $state) {
+    $at = static function (int $channel, int $ms) use ($begin, $turns): float {
+        $us = $begin;
+        foreach ($channel === 1 ? $turns : [] as $k => $to) {
+            $us += ($to - $us) * max(0.0, min(1.0, ($ms - 2500 - 800 * $k) / 250));
+        }
+
+        return $us;
+    };
+    $answer = danced((object) ['log' => littleDance($at), 'script' => [(object) ['move' => 'rest'], (object) ['move' => 'knob', 'id' => 'K1']], 'prompts' => [(object) ['move' => 0, 't_ms' => 0], (object) ['move' => 1, 't_ms' => 2200]]]);
+    expect($answer->moves[1]->state)->toBe($state);
+})->with([
+    'low end left out' => [1200.0, [2000.0, 1500.0], 'unclear'],
+    'low end left out, with a stop on the way' => [1200.0, [2000.0, 1900.0, 1500.0], 'unclear'],
+    'high end left out' => [1800.0, [1000.0, 1500.0], 'unclear'],
+    'both, from somewhere' => [1200.0, [2000.0, 1000.0, 1500.0], 'found'],
+    'both, from the low end' => [1000.0, [2000.0, 1000.0, 1500.0], 'found'],
+    'both, from the middle' => [1500.0, [2000.0, 1000.0, 1500.0], 'found'],
+]);

@@ -129,13 +129,14 @@ final readonly class Way
     {
         $span = $this->top - $this->bottom;
 
-        return ! $this->isStepped && $this->end->us - $this->bottom >= self::MIDDLE * $span && $this->top - $this->end->us >= self::MIDDLE * $span && $this->endsHeldApart();
+        return ! $this->isStepped && $this->end->us - $this->bottom >= self::MIDDLE * $span && $this->top - $this->end->us >= self::MIDDLE * $span && $this->wentTo($this->top) && $this->wentTo($this->bottom);
     }
 
-    /** Whether it was both high and low, not only on its way from one to the middle. */
-    private function endsHeldApart(): bool
+    /** Whether it went to this end after it had left its home: one that only began there was not turned to it. */
+    private function wentTo(float $extreme): bool
     {
-        return count($this->away) >= 2 || ($this->away !== [] && $this->away[0]->us - $this->bottom > $this->homeUs);
+        return abs($extreme - $this->home->us) > $this->homeUs
+            || array_filter($this->away, fn (Plateau $plateau): bool => abs($plateau->us - $extreme) <= $this->homeUs) !== [];
     }
 
     /** Whether its first way leads to the low end. */
