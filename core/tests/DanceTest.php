@@ -84,7 +84,7 @@ it('is asked with what cannot be, and says where', function (array $change, stri
     expect(fn () => danced($in))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe($path));
 })->with([
     'an empty log' => [['log' => []], 'log'],
-    'rows without values' => [['log' => [(object) ['t_ms' => 0, 'us' => []]]], 'log'],
+    'rows without values' => [['log' => [(object) ['t_ms' => 0, 'us' => []]]], 'log.0.us'],
     'a row too short' => [['log' => [(object) ['t_ms' => 0, 'us' => [1500, 1500]], (object) ['t_ms' => 10, 'us' => [1500]]]], 'log.1.us'],
     'times backwards' => [['log' => [(object) ['t_ms' => 10, 'us' => [1500]], (object) ['t_ms' => 9, 'us' => [1500]]]], 'log.1.t_ms'],
     'a move nobody knows' => [['script' => [(object) ['move' => 'jump']]], 'script.0.move'],

@@ -13,8 +13,9 @@ final readonly class DanceLine
      * @param  string  $writes  What would be written.
      * @param  int|null  $move  Of the script, from 0; null: it rests on several.
      * @param  string|null  $doubt  What somebody should nod to first; null: nothing.
+     * @param  bool  $isProof  Somebody has to be named who saw it.
      */
-    public function __construct(public string $key, public string $step, public string $name, public string $writes, public ?int $move, public ?string $doubt = null)
+    public function __construct(public string $key, public string $step, public string $name, public string $writes, public ?int $move, public ?string $doubt = null, public bool $isProof = false)
     {
     }
 }

@@ -24,7 +24,7 @@ final readonly class DanceSetUp implements \JsonSerializable
         return (object) [
             'name' => $this->rig->name(),
             'moves' => array_map(static fn (Move $move, string $says): \stdClass => (object) (get_object_vars($move->jsonSerialize()) + ['says' => $says]), $script->moves(), $script->words()),
-            'gimbals' => str_split(DryBenchSetUp::gimbals($this->rig)),
+            'gimbals' => $this->rig->handset()->gimbals(),
             'leaves_throttle' => $this->rig->motorOffAtCentre(),
             'stand_in_refusal' => $this->refusal(),
         ];

@@ -12,17 +12,13 @@ use Linguator\Core\DryBench\Faults;
 use Linguator\Core\Format\Formats;
 use Linguator\Core\Gear\Box;
 use Linguator\Core\Gear\HandsetSwitch;
+use Linguator\Core\Rig\HandsetTraits;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\SwitchSetting;
 
 /** What stands on a rig's dry bench: its boxes, what of its handset can be moved, which links can be lost, which faults put in. */
 final readonly class DryBenchSetUp implements \JsonSerializable
 {
-    /** Where the four sticks sit: left across, left up, right across, right up. Source: the field's four stick modes. */
-    private const GIMBALS = [1 => 'REAT', 2 => 'RTAE', 3 => 'AERT', 4 => 'ATRE'];
-
-    private const USUAL_MODE = 2;
-
     public function __construct(private RigDocument $rig, private Formats $formats)
     {
     }
@@ -36,21 +32,15 @@ final readonly class DryBenchSetUp implements \JsonSerializable
             'name' => $this->rig->name(),
             'craft_kind' => $this->rig->kind()->value,
             'boxes' => array_map(static fn (Box $box): \stdClass => (object) ['id' => $box->id(), 'name' => $box->name(), 'kind' => $box->kind()->label()], $this->rig->boxes->all),
-            'stick_mode' => $mode ?? self::USUAL_MODE,
+            'stick_mode' => $mode ?? HandsetTraits::USUAL_STICK_MODE,
             'stick_mode_known' => $mode !== null,
-            'gimbals' => str_split(self::gimbals($this->rig)),
+            'gimbals' => $this->rig->handset()->gimbals(),
             'sticks' => array_map(static fn (Letter $letter): \stdClass => (object) ['letter' => $letter->value, 'function' => $letter->functionName()], Letter::cases()),
             'switches' => array_map($this->switch(...), $this->rig->handset()->switches()),
             'hops' => array_map(fn (int $position): string => $this->rig->boxes->all[$position]->name(), $this->rig->boxes->hops()),
             'refusal' => $refusal,
             'faults' => $faults,
         ];
-    }
-
-    /** The letters of left across, left up, right across, right up, by the rig's stick mode. */
-    public static function gimbals(RigDocument $rig): string
-    {
-        return self::GIMBALS[$rig->handset()->stickMode() ?? self::USUAL_MODE];
     }
 
     private function switch(HandsetSwitch $switch): \stdClass

@@ -24,6 +24,8 @@ final readonly class MenusView
 
     public static function of(RigDocument $rig): self
     {
-        return new self(...array_map((new MenuWords($rig))->of(...), MenuTopic::cases()));
+        $words = new MenuWords($rig);
+
+        return new self(...array_map($words->of(...), array_column(MenuTopic::cases(), null, 'value')));
     }
 }

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Bench;
 
+use Linguator\Core\Channel\ChannelLog;
 use Linguator\Core\Channel\Letter;
 use Linguator\Core\Dance\ChannelKind;
 use Linguator\Core\Dance\ChannelRead;
-use Linguator\Core\Dance\DanceLog;
 use Linguator\Core\Dance\Deduction;
 use Linguator\Core\Dance\Prompt;
+use Linguator\Core\Document\Chosen;
 use Linguator\Core\Document\DocumentError;
-use Linguator\Core\Document\Excerpt;
 use Linguator\Core\Document\Node;
 use Linguator\Core\Rig\Deed;
 use Linguator\Core\Rig\EntryKind;
@@ -46,7 +46,7 @@ final readonly class RigDance
     {
         $this->order = new OrderReview($rig);
         $script = (new DanceScript($rig))->moves();
-        $this->deduction = new Deduction(DanceLog::read($told), $script, Prompt::all($told, count($script)), $this->expected());
+        $this->deduction = new Deduction(ChannelLog::fromNodes($told->nodes('log')), $script, Prompt::all($told, count($script)), $this->expected());
     }
 
     /** @return list<DanceLine> What can be written. */
@@ -66,16 +66,13 @@ final readonly class RigDance
     public function taking(array $keys, string $by, Occasion $occasion): Deed
     {
         $writings = array_column(array_map(static fn (DanceWriting $writing): array => [$writing->line->key, $writing], $this->writings()), 1, 0);
-        if ($keys === []) {
-            throw DocumentError::at('keys', 'Found nothing to take over; expected at least one line.', 'too_few');
-        }
+        Chosen::mustBeAmong($keys, array_keys($writings));
         [$rig, $patch, $names] = [$this->rig, RigPatch::of([]), []];
-        foreach ($keys as $k => $key) {
-            $writing = $writings[$key] ?? throw DocumentError::at("keys.$k", 'Found '.Excerpt::of($key).'; expected '.($writings === [] ? 'nothing: this dance showed nothing to write.' : 'one of '.implode(', ', array_keys($writings)).'.'), 'no_such_line');
-            $done = $writing->by($by)->on($rig, $occasion)->patch;
+        foreach ($keys as $key) {
+            $done = $writings[$key]->by($by)->on($rig, $occasion)->patch;
             $patch = $patch->and($done);
             $rig = RigDocument::of($done->apply($rig->document)->document);
-            $names[] = $writing->line->name;
+            $names[] = $writings[$key]->line->name;
         }
 
         return new Deed($patch, 'Danced: '.implode(', ', $names), EntryKind::Measurement);
@@ -89,16 +86,10 @@ final readonly class RigDance
         return array_values(array_filter($writings));
     }
 
-    /** The letters in the order in which they arrive by the rig's record, plugs and all; null: not on channels 1 to 4, or the record is not right yet. */
+    /** The order in which the sticks arrive by the rig's record; null: the record is not right yet. */
     private function expected(): ?string
     {
-        $letters = [];
-        foreach (Letter::cases() as $letter) {
-            $letters[$this->order->channelOf($letter->functionName()) ?? 0] = $letter->value;
-        }
-        ksort($letters);
-
-        return $this->order->isRight() && array_keys($letters) === range(1, count(Letter::cases())) ? implode('', $letters) : null;
+        return $this->order->isRight() ? $this->order->trace?->arriving()->toString() : null;
     }
 
     private function orderCheck(): ?DanceWriting
@@ -110,7 +101,7 @@ final readonly class RigDance
         $moved = array_combine(str_split($danced), str_split($expected));
         $writes = $danced === $expected ? 'proof: each stick moves what it should' : "a failed check: the sticks arrive as $danced, $expected is wanted";
 
-        return new DanceWriting(new DanceLine('order', 'order', 'order', $writes, null), static fn (string $by): Intent => KeepOrderCheck::read(new Node((object) ['moved' => (object) $moved, 'by' => $by])));
+        return new DanceWriting(new DanceLine('order', 'order', 'order', $writes, null, isProof: true), static fn (string $by): Intent => KeepOrderCheck::read(new Node((object) ['moved' => (object) $moved, 'by' => $by])));
     }
 
     private function travel(Letter $letter): ?DanceWriting

@@ -6,6 +6,7 @@ namespace Linguator\Core\Channel;
 
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
+use Linguator\Core\Quantity\Middle;
 use Linguator\Core\Quantity\Pulse;
 
 /** Channel values over time: rows of pulse widths in microseconds at rising times in milliseconds. */
@@ -61,11 +62,25 @@ final readonly class ChannelLog
     /** The median of a channel over the whole log: where its stick rests. */
     public function rest(int $channel): float
     {
-        $values = $this->columns[$channel - 1];
-        sort($values);
-        $middle = intdiv(count($values), 2);
+        return Middle::of($this->columns[$channel - 1]);
+    }
 
-        return count($values) % 2 === 1 ? $values[$middle] : ($values[$middle - 1] + $values[$middle]) / 2;
+    public function count(): int
+    {
+        return count($this->times);
+    }
+
+    /** How far apart rows usually lie, ms. */
+    public function periodMs(): float
+    {
+        $gaps = [];
+        foreach ($this->times as $k => $ms) {
+            if ($k > 0) {
+                $gaps[] = $ms - $this->times[$k - 1];
+            }
+        }
+
+        return $gaps === [] ? 0.0 : Middle::of($gaps);
     }
 
     /** @return list<Movement> Every stretch in which a channel was away from its rest, by time; not yet joined to sticks. */

@@ -23,12 +23,6 @@ final readonly class MovementAnalysis
     /** A stick without a spring rests within this of one of its ends (µs). */
     private const AT_END_US = 150.0;
 
-    private const SHORT_TRAVEL_US = 800.0;
-
-    private const LOWEST_US = 900.0;
-
-    private const HIGHEST_US = 2100.0;
-
     /** @var list<Movement> */
     private array $movements;
 
@@ -186,12 +180,12 @@ final readonly class MovementAnalysis
                 found: $us($channel->rest), expected: '1490–1510 µs',
                 why: 'A stabilised craft drifts; a servo holds its surface off neutral.', change: 'Centre trims and calibrate the sticks, then set the sub-trim.');
         }
-        if ($channel->max - $channel->min < self::SHORT_TRAVEL_US) {
+        if ($channel->max - $channel->min < Pulse::SHORT_TRAVEL_US) {
             $findings[] = new Finding(Code::ShortTravel, Severity::Check, "$name travels only {$us($channel->max - $channel->min)}.",
                 found: "{$us($channel->min)} to {$us($channel->max)}", expected: 'at least 800 µs',
                 why: 'The craft never reaches full rate, or never arms.', change: 'Move the stick to both ends; if it did, raise the ends in the handset.');
         }
-        if ($channel->min < self::LOWEST_US || $channel->max > self::HIGHEST_US) {
+        if ($channel->min < Pulse::LOWEST_US || $channel->max > Pulse::HIGHEST_US) {
             $findings[] = new Finding(Code::OverTravel, Severity::Check, "$name goes beyond the usual range.",
                 found: "{$us($channel->min)} to {$us($channel->max)}", expected: '900 to 2100 µs',
                 why: 'Small servos are driven against their stops; a controller has dead ends on the stick.', change: 'Reduce the ends in the handset.');

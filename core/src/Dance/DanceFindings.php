@@ -7,19 +7,12 @@ namespace Linguator\Core\Dance;
 use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Severity;
+use Linguator\Core\Quantity\Pulse;
 
 /** What is worth saying about a dance, in plain words. */
 final readonly class DanceFindings
 {
-    private const CENTRE_US = 1500.0;
-
     private const OFF_CENTRE_US = 3.0;
-
-    private const SHORT_US = 800.0;
-
-    private const LOWEST_US = 900.0;
-
-    private const HIGHEST_US = 2100.0;
 
     private const NOISY_US = 3.0;
 
@@ -82,14 +75,14 @@ final readonly class DanceFindings
                 $found[] = $about(Code::EndNotHeld, Severity::Check, 'an end was touched, not held.', sprintf('%.0f µs', $reached->us), 'held for 150 ms', 'Hold it there for a moment.', $end);
             }
         }
-        if ($read->kind === ChannelKind::Stick && $read->mid !== null && abs($read->mid - self::CENTRE_US) > self::OFF_CENTRE_US) {
+        if ($read->kind === ChannelKind::Stick && $read->mid !== null && abs($read->mid - Pulse::CENTRE_US) > self::OFF_CENTRE_US) {
             $found[] = $about(Code::RestOffCentre, Severity::Fix, 'it does not rest in the middle.', sprintf('%.1f µs', $read->mid), '1497 to 1503 µs', 'Set its sub-trim.');
         }
-        if ($read->kind === ChannelKind::Stick && $high->us - $low->us < self::SHORT_US) {
+        if ($read->kind === ChannelKind::Stick && $high->us - $low->us < Pulse::SHORT_TRAVEL_US) {
             $found[] = $about(Code::ShortTravel, Severity::Fix, 'its travel is short.', sprintf('%.0f µs', $high->us - $low->us), 'at least 800 µs', 'Raise its ends.');
         }
-        if ($low->us < self::LOWEST_US || $high->us > self::HIGHEST_US) {
-            $found[] = $about(Code::OverTravel, Severity::Check, 'it goes further than most readers take.', sprintf('%.0f to %.0f µs', $low->us, $high->us), '900 to 2100 µs', 'Lower its ends.', $low->us < self::LOWEST_US ? 'lo' : 'hi');
+        if ($low->us < Pulse::LOWEST_US || $high->us > Pulse::HIGHEST_US) {
+            $found[] = $about(Code::OverTravel, Severity::Check, 'it goes further than most readers take.', sprintf('%.0f to %.0f µs', $low->us, $high->us), '900 to 2100 µs', 'Lower its ends.', $low->us < Pulse::LOWEST_US ? 'lo' : 'hi');
         }
         $levels ??= [];
         sort($levels);

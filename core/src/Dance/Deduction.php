@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Dance;
 
+use Linguator\Core\Channel\ChannelLog;
+use Linguator\Core\Channel\ChannelOrder;
 use Linguator\Core\Channel\Letter;
 
 /** What a dance says: which control rides on which channel, how far it goes, and what is not certain. Nothing is deduced from what is not. */
 final readonly class Deduction
 {
-    /** Channels of the order. */
-    private const STICKS = 4;
-
     /** @var list<MoveRead> One for each move of the script. */
     public array $moves;
 
@@ -29,7 +28,7 @@ final readonly class Deduction
      * @param  list<Prompt>|null  $prompts  Null: nobody was prompted.
      * @param  string|null  $expected  The order that is wanted.
      */
-    public function __construct(DanceLog $log, private array $script, ?array $prompts = null, ?string $expected = null)
+    public function __construct(ChannelLog $log, private array $script, ?array $prompts = null, ?string $expected = null)
     {
         $dropouts = Dropouts::in($log);
         $lines = self::lines($log, $dropouts);
@@ -74,7 +73,7 @@ final readonly class Deduction
     }
 
     /** @return list<Line> */
-    private static function lines(DanceLog $log, Dropouts $dropouts): array
+    private static function lines(ChannelLog $log, Dropouts $dropouts): array
     {
         $used = array_keys(array_filter($dropouts->isUsed));
         $times = array_map(static fn (int $row): float => $log->times[$row], $used);
@@ -87,7 +86,7 @@ final readonly class Deduction
             }
         }
         $lines = [];
-        foreach ($log->channels as $k => $values) {
+        foreach ($log->columns as $k => $values) {
             $lines[] = new Line($k + 1, $times, array_map(static fn (int $row): float => $values[$row], $used), $cuts, $log->periodMs());
         }
 
@@ -121,11 +120,12 @@ final readonly class Deduction
     private function orderFound(): ?string
     {
         $order = [];
-        foreach (Letter::cases() as $letter) {
-            $order[$this->stick($letter)->channel ?? 0] = $letter->value;
+        foreach ($this->channels as $read) {
+            if ($read->move?->letter !== null && $read->channel <= ChannelOrder::STICKS) {
+                $order[$read->channel] = $read->move->letter;
+            }
         }
-        ksort($order);
 
-        return array_keys($order) === range(1, self::STICKS) ? implode('', $order) : null;
+        return count($order) === ChannelOrder::STICKS ? ChannelOrder::fromChannels($order)->toString() : null;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Dance;
 
+use Linguator\Core\Channel\ChannelLog;
+
 /** Stretches of a log that say nothing of what somebody does: values frozen, set to others all at once, or no rows at all. */
 final readonly class Dropouts
 {
@@ -33,7 +35,7 @@ final readonly class Dropouts
     {
     }
 
-    public static function in(DanceLog $log): self
+    public static function in(ChannelLog $log): self
     {
         $used = array_map(static fn (): bool => true, $log->times);
         $cut = array_map(static fn (): bool => false, $log->times);
@@ -60,7 +62,7 @@ final readonly class Dropouts
     }
 
     /** @return list<array{int, int}> First and last row of each stretch in which every channel stands still to the last digit, where rows otherwise change. */
-    private static function frozen(DanceLog $log): array
+    private static function frozen(ChannelLog $log): array
     {
         $count = $log->count();
         [$runs, $from, $restless] = [[], 0, 0];
@@ -82,10 +84,10 @@ final readonly class Dropouts
     }
 
     /** How far the channel that changed most went in this row, µs. */
-    private static function furthest(DanceLog $log, int $row): float
+    private static function furthest(ChannelLog $log, int $row): float
     {
         $most = 0.0;
-        foreach ($log->channels as $values) {
+        foreach ($log->columns as $values) {
             $most = max($most, abs($values[$row] - $values[$row - 1]));
         }
 
@@ -93,13 +95,13 @@ final readonly class Dropouts
     }
 
     /** @return list<array{int, int}> First and last row of each stretch that most channels jump into and out of in one row. */
-    private static function replaced(DanceLog $log): array
+    private static function replaced(ChannelLog $log): array
     {
         $jumps = [];
-        $most = self::MOST * count($log->channels);
+        $most = self::MOST * count($log->columns);
         for ($k = 1; $k < $log->count(); $k++) {
             $moved = 0;
-            foreach ($log->channels as $values) {
+            foreach ($log->columns as $values) {
                 $moved += abs($values[$k] - $values[$k - 1]) > self::JUMP_US ? 1 : 0;
             }
             if ($moved > 1 && $moved > $most) {
@@ -120,9 +122,9 @@ final readonly class Dropouts
     }
 
     /** Whether what jumped stays where it jumped to. */
-    private static function isFixed(DanceLog $log, int $from, int $to): bool
+    private static function isFixed(ChannelLog $log, int $from, int $to): bool
     {
-        foreach ($log->channels as $values) {
+        foreach ($log->columns as $values) {
             if (abs($values[$from] - $values[$from - 1]) > self::JUMP_US) {
                 $stretch = array_slice($values, $from, $to - $from + 1);
                 if ($stretch !== [] && max($stretch) - min($stretch) > self::JUMP_US) {

@@ -36,14 +36,7 @@ final readonly class FactsLike implements LikePart
 
     public function taking(array $keys): RigPatch
     {
-        $set = [];
-        foreach ($this->taken() as $fact) {
-            if (in_array($fact->value, $keys, true)) {
-                $set["settings.told.$fact->value"] = $fact->of($this->there);
-            }
-        }
-
-        return RigPatch::of($set);
+        return $this->patch(...array_filter($this->taken(), static fn (Fact $fact): bool => in_array($fact->value, $keys, true)));
     }
 
     /** @return list<Fact> */
@@ -58,9 +51,19 @@ final readonly class FactsLike implements LikePart
         return array_values(array_filter($this->facts, fn (Fact $fact): bool => $fact->of($this->there) !== null && $fact->of($this->there) !== $fact->of($this->here)));
     }
 
-    /** A fact that follows from another one matters once that one is taken too. */
+    /** Whether it can matter here, once all the others are taken too. */
     private function matters(Fact $fact): bool
     {
-        return $fact !== Fact::ThrottleCut || $fact->isAsked($this->here);
+        return $fact->isAsked(RigDocument::of($this->patch(...$this->differing())->apply($this->here->document)->document));
+    }
+
+    private function patch(Fact ...$facts): RigPatch
+    {
+        $set = [];
+        foreach ($facts as $fact) {
+            $set["settings.told.$fact->value"] = $fact->of($this->there);
+        }
+
+        return RigPatch::of($set);
     }
 }

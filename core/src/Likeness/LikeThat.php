@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Likeness;
 
+use Linguator\Core\Document\Chosen;
 use Linguator\Core\Document\DocumentError;
-use Linguator\Core\Document\Excerpt;
 use Linguator\Core\Rig\Deed;
 use Linguator\Core\Rig\RigDocument;
 
@@ -37,15 +37,7 @@ final readonly class LikeThat
     {
         $part = $key->of($this->rig, $this->other);
         $names = array_column($part->lines(), 'name', 'key');
-        if ($keys === []) {
-            throw DocumentError::at('keys', 'Found nothing to take over; expected at least one line.', 'too_few');
-        }
-        foreach ($keys as $k => $line) {
-            if (! isset($names[$line])) {
-                $expected = $names === [] ? 'nothing, for nothing differs here' : 'one of '.implode(', ', array_keys($names));
-                throw DocumentError::at("keys.$k", 'Found '.Excerpt::of($line)."; expected $expected.", 'no_such_line');
-            }
-        }
+        Chosen::mustBeAmong($keys, array_map(strval(...), array_keys($names)));
         $taken = implode(', ', array_map(static fn (string $line): string => $names[$line], $keys));
 
         return new Deed($part->taking($keys), "As in {$this->other->name()}: ".lcfirst($part->title())." ($taken)");

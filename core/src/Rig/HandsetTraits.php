@@ -18,6 +18,11 @@ final readonly class HandsetTraits
 
     private const USUAL_AUX_FROM = 5;
 
+    public const USUAL_STICK_MODE = 2;
+
+    /** Where the four sticks sit: left across, left up, right across, right up. Source: the field's four stick modes. */
+    private const GIMBALS = [1 => 'REAT', 2 => 'RTAE', 3 => 'AERT', 4 => 'ATRE'];
+
     private Node $card;
 
     public function __construct(private RigDocument $rig)
@@ -67,6 +72,12 @@ final readonly class HandsetTraits
     public function stickMode(): ?int
     {
         return $this->rig->settings()->intOrNull('stick_mode') ?? $this->card->node('sticks')?->intOrNull('mode');
+    }
+
+    /** @return list<string> The letters of left across, left up, right across, right up; of the usual mode where it is not known. */
+    public function gimbals(): array
+    {
+        return str_split(self::GIMBALS[$this->stickMode() ?? self::USUAL_STICK_MODE]);
     }
 
     /** @return list<HandsetSwitch> */

@@ -9,16 +9,13 @@ use Linguator\Core\Finding\Code;
 use Linguator\Core\Finding\Finding;
 use Linguator\Core\Finding\Findings;
 use Linguator\Core\Finding\Severity;
+use Linguator\Core\Quantity\Pulse;
 use Linguator\Core\Timing\PulseTrain;
 
 /** What a capture says in plain words, and what to do about it. */
 final readonly class SignalFindings
 {
     private const LOST_SHARE = 0.01;
-
-    private const LOWEST_US = 900.0;
-
-    private const HIGHEST_US = 2100.0;
 
     /** Most bytes fail a parity that is there; a parity bit that nobody asked for shows in every other byte. */
     private const MISFIT_SHARE = ['even' => 0.5, 'odd' => 0.5, 'none' => 0.25];
@@ -196,7 +193,7 @@ final readonly class SignalFindings
     {
         $outside = [];
         foreach ($this->tally->channels->summaries() as $channel) {
-            if ($channel->minUs < self::LOWEST_US - self::DUST_US || $channel->maxUs > self::HIGHEST_US + self::DUST_US) {
+            if ($channel->minUs < Pulse::LOWEST_US - self::DUST_US || $channel->maxUs > Pulse::HIGHEST_US + self::DUST_US) {
                 $outside[] = sprintf('channel %d: %.0f to %.0f µs', $channel->channel, $channel->minUs, $channel->maxUs);
             }
         }

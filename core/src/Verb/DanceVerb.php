@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Verb;
 
+use Linguator\Core\Channel\ChannelLog;
 use Linguator\Core\Channel\Letter;
 use Linguator\Core\Dance\ChannelRead;
-use Linguator\Core\Dance\DanceLog;
 use Linguator\Core\Dance\Deduction;
 use Linguator\Core\Dance\Move;
 use Linguator\Core\Dance\Prompt;
@@ -29,9 +29,9 @@ final class DanceVerb implements Verb
     public function __invoke(\stdClass $input): object
     {
         $node = new Node($input);
-        $log = DanceLog::read($node);
+        $log = ChannelLog::fromNodes($node->nodes('log'));
         $script = Move::script($node);
-        $settings = self::settings($node, count($log->channels));
+        $settings = self::settings($node, count($log->columns));
         $deduction = new Deduction($log, $script, Prompt::all($node, count($script)), $node->textOrNull('expect'));
 
         return (object) (get_object_vars($deduction->answer()) + [

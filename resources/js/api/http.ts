@@ -112,6 +112,17 @@ export async function streamFrom(address: string, body: unknown, signal?: AbortS
   return response
 }
 
+/** What an answer says line by line, some lines at a time, as they come. */
+export async function* linesOf(response: Response): AsyncGenerator<string[]> {
+  const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader()
+  let rest = ''
+  for (let part = await reader?.read(); part && !part.done; part = await reader?.read()) {
+    const lines = (rest + part.value).split('\n')
+    rest = lines.pop() ?? ''
+    if (lines.length > 0) yield lines
+  }
+}
+
 /** One sentence for whatever was thrown. */
 export function sentenceOf(error: unknown): string {
   return error instanceof ApiError ? error.sentence : error instanceof Error ? error.message : 'Something went wrong.'

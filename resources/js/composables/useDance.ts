@@ -51,7 +51,7 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves']) {
 
   const at = computed(() => prompts.value[prompts.value.length - 1]?.move ?? 0)
   const now = () => kept[kept.length - 1]?.t_ms ?? 0
-  const isSeen = (move: number) => ['found', 'twice'].includes(shown.value?.moves[move]?.state ?? '')
+  const isSeen = (move: number) => shown.value !== null && !shown.value.redo.includes(move)
 
   function prompt(move: number): void {
     prompts.value = [...prompts.value, { move, t_ms: Math.max(now(), prompts.value[prompts.value.length - 1]?.t_ms ?? 0) }]

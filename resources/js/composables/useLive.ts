@@ -2,7 +2,7 @@ import { useIntervalFn } from '@vueuse/core'
 import { onBeforeUnmount, type Ref, ref } from 'vue'
 import type { LiveSeen } from '@/api/captures'
 import type { LineChoice } from '@/api/choices'
-import { ApiError, postJson, sentenceOf, streamFrom } from '@/api/http'
+import { ApiError, linesOf, postJson, sentenceOf, streamFrom } from '@/api/http'
 
 /** The serial adapter as browsers hand it to a page. */
 interface SerialLike {
@@ -68,16 +68,8 @@ export function useLive(format: Ref<string>) {
     state.value = 'tcp'
     try {
       const response = await streamFrom('/live/tcp', { port, format: format.value }, abort.signal)
-      const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader()
-      let rest = ''
-      for (;;) {
-        const part = await reader?.read()
-        if (!part || part.done) break
-        const lines = (rest + part.value).split('\n')
-        rest = lines.pop() ?? ''
-        const newest = lines[lines.length - 1]
-        if (newest) show(JSON.parse(newest) as LiveSeen)
-      }
+      // Only the newest is shown.
+      for await (const lines of linesOf(response)) show(JSON.parse(lines[lines.length - 1] ?? '') as LiveSeen)
     } catch (error) {
       if (!(error instanceof DOMException)) problem.value = error instanceof ApiError ? error.message : sentenceOf(error)
     } finally {

@@ -62,11 +62,14 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
     return line(() => send(`/rigs/${toValue(slug)}/intents`, postJson, { intent, told }, () => void intend(intent, told)))
   }
 
-  /** A proof: said aloud once it is kept, and easily taken back. */
-  async function prove<N extends keyof Intents>(intent: N, told: Told<N>): Promise<boolean> {
-    const isKept = await intend(intent, told)
+  function said(isKept: boolean): boolean {
     if (isKept) notice.say(`Kept: ${newest()}`, { label: 'Take it back', run: () => void undo() })
     return isKept
+  }
+
+  /** A proof: said aloud once it is kept, and easily taken back. */
+  async function prove<N extends keyof Intents>(intent: N, told: Told<N>): Promise<boolean> {
+    return said(await intend(intent, told))
   }
 
   /** Only for bringing back what another moment had; everything else is an intent. */
@@ -81,9 +84,7 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
 
   /** What a dance showed is written: its log goes along, so that the bench says itself what it shows. */
   async function takeDance(told: { log: unknown[]; prompts: unknown[]; keys: string[]; by: string }): Promise<boolean> {
-    const isKept = await line(() => send(`/rigs/${toValue(slug)}/dance/take`, postJson, told, () => void takeDance(told)))
-    if (isKept) notice.say(`Kept: ${newest()}`, { label: 'Take it back', run: () => void undo() })
-    return isKept
+    return said(await line(() => send(`/rigs/${toValue(slug)}/dance/take`, postJson, told, () => void takeDance(told))))
   }
 
   /** Takes back the last thing done, or this one, and says what that was: it may have been done on another step. */

@@ -1,5 +1,5 @@
 import type { LiveSeen } from '@/api/captures'
-import { streamFrom } from '@/api/http'
+import { linesOf, streamFrom } from '@/api/http'
 import type { LiveSource } from './source'
 
 /** What a sender on a port of this machine says, read by the core as it comes. */
@@ -7,13 +7,7 @@ export function portSource(port: number): LiveSource {
   let abort: AbortController | null = null
 
   async function listen(response: Response, take: (seen: LiveSeen) => void): Promise<void> {
-    const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader()
-    let rest = ''
-    for (let part = await reader?.read(); part && !part.done; part = await reader?.read()) {
-      const lines = (rest + part.value).split('\n')
-      rest = lines.pop() ?? ''
-      for (const line of lines) if (line !== '') take(JSON.parse(line) as LiveSeen)
-    }
+    for await (const lines of linesOf(response)) for (const line of lines) take(JSON.parse(line) as LiveSeen)
   }
 
   return {

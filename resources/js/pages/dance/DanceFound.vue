@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import type { DanceSetUp, DanceShown } from '@/api/rigs'
 import FindingLine from '@/components/FindingLine.vue'
 import LabelledField from '@/components/form/LabelledField.vue'
+import { useTicked } from '@/composables/useTicked'
 import { figure } from '@/lib/numberText'
 import { lengthOf, secondsOf } from '@/lib/scale'
 
@@ -17,22 +18,16 @@ export interface DanceFoundProps {
 const props = defineProps<DanceFoundProps>()
 const emit = defineEmits<{ take: [keys: string[], by: string]; again: [] }>()
 
-const chosen = ref(new Set<string>())
+const chosen = useTicked()
 watch(
   () => props.shown,
-  (shown) => (chosen.value = new Set(shown.lines.filter((line) => line.doubt === null).map((line) => line.key))),
+  (shown) => chosen.only(shown.lines.filter((line) => line.doubt === null).map((line) => line.key)),
   { immediate: true },
 )
 const by = ref('')
-const keys = computed(() => props.shown.lines.filter((line) => chosen.value.has(line.key)).map((line) => line.key))
+const taken = computed(() => props.shown.lines.filter((line) => chosen.has(line.key)))
 const redo = computed(() => props.shown.redo.map((move) => props.moves[move]?.says ?? '').filter((says) => says !== ''))
-const needsName = computed(() => keys.value.includes('order') && by.value.trim() === '')
-
-function toggle(key: string): void {
-  const now = new Set(chosen.value)
-  if (!now.delete(key)) now.add(key)
-  chosen.value = now
-}
+const needsName = computed(() => by.value.trim() === '' && taken.value.some((line) => line.is_proof))
 
 const evidence = (move: number | null) => {
   const read = move === null ? null : (props.shown.moves[move] ?? null)
@@ -56,7 +51,7 @@ const evidence = (move: number | null) => {
       <ul class="plain-list">
         <li v-for="line in shown.lines" :key="line.key">
           <label>
-            <input type="checkbox" :checked="chosen.has(line.key)" :disabled="whyNot !== ''" @change="toggle(line.key)" />
+            <input type="checkbox" :checked="chosen.has(line.key)" :disabled="whyNot !== ''" @change="chosen.toggle(line.key)" />
             <span
               ><b class="name">{{ line.name }}</b> <span class="value">{{ line.writes }}</span>
               <span class="muted small evidence">{{ evidence(line.move) }}</span><span v-if="line.doubt" class="doubt">{{ line.doubt }}</span></span
@@ -65,12 +60,22 @@ const evidence = (move: number | null) => {
         </li>
       </ul>
       <p v-if="whyNot" class="band">{{ whyNot }}</p>
-      <form v-else class="take" @submit.prevent="emit('take', keys, by)">
+      <form
+        v-else
+        class="take"
+        @submit.prevent="
+          emit(
+            'take',
+            taken.map((line) => line.key),
+            by,
+          )
+        "
+      >
         <LabelledField label="Seen by"><input v-model="by" class="field" maxlength="80" /></LabelledField>
-        <a-button type="primary" html-type="submit" :disabled="keys.length === 0 || needsName || isSending"
-          >Write {{ keys.length }} of {{ shown.lines.length }}</a-button
+        <a-button type="primary" html-type="submit" :disabled="taken.length === 0 || needsName || isSending"
+          >Write {{ taken.length }} of {{ shown.lines.length }}</a-button
         >
-        <span v-if="needsName" class="muted small">A proof of the order names who saw it.</span>
+        <span v-if="needsName" class="muted small">A proof names who saw it.</span>
       </form>
     </template>
   </section>

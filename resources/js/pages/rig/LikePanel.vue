@@ -5,6 +5,7 @@ import { getJson, sentenceOf } from '@/api/http'
 import { type LikePartView, type LikeView, type RigData, rigsQuery } from '@/api/rigs'
 import LabelledField from '@/components/form/LabelledField.vue'
 import type { RigHandle } from '@/composables/useRig'
+import { useTicked } from '@/composables/useTicked'
 
 export interface LikePanelProps {
   rig: RigData
@@ -23,16 +24,10 @@ const like = useQuery({
 const parts = computed(() => like.data.value?.parts.filter((part) => part.lines.length + part.left_out.length > 0) ?? [])
 
 /** Lines that are not to be taken over: all are, unless said. */
-const left = ref(new Set<string>())
-watch(other, () => (left.value = new Set()))
+const left = useTicked()
+watch(other, () => left.only([]))
 const idOf = (part: LikePartView, key: string) => `${part.part}/${key}`
-const chosen = (part: LikePartView) => part.lines.filter((line) => !left.value.has(idOf(part, line.key))).map((line) => line.key)
-
-function toggle(id: string): void {
-  const now = new Set(left.value)
-  if (!now.delete(id)) now.add(id)
-  left.value = now
-}
+const chosen = (part: LikePartView) => part.lines.filter((line) => !left.has(idOf(part, line.key))).map((line) => line.key)
 </script>
 
 <template>
@@ -52,7 +47,7 @@ function toggle(id: string): void {
       <ul class="plain-list">
         <li v-for="line in part.lines" :key="line.key">
           <label>
-            <input type="checkbox" :checked="!left.has(idOf(part, line.key))" @change="toggle(idOf(part, line.key))" />
+            <input type="checkbox" :checked="!left.has(idOf(part, line.key))" @change="left.toggle(idOf(part, line.key))" />
             <b>{{ line.name }}</b> <span><span class="muted">here</span> {{ line.here }}</span>
             <span><span class="muted">there</span> {{ line.there }}</span>
           </label>
