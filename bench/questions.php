@@ -13,13 +13,14 @@ use Linguator\Core\Rig\RigReader;
 function questions(): array
 {
     $vectors = json_decode((string) file_get_contents(dirname(__DIR__).'/tests/fixtures/vectors/failsafe.json'));
+    $demo = getenv('LINGUATOR_DEMO') ?: dirname(__DIR__).'/demo';
     $shelf = [];
-    foreach (glob(dirname(__DIR__).'/demo/gear/*.yaml') as $file) {
+    foreach (glob("$demo/gear/*.yaml") as $file) {
         foreach ((new CardReader(new Schemas))->fromText((string) file_get_contents($file)) as $card) {
             $shelf[$card->id] = $card->canonical();
         }
     }
-    $rig = (new RigReader(new Schemas, new Shelf(static fn (string $id): ?stdClass => $shelf[$id] ?? null)))->fromText((string) file_get_contents(dirname(__DIR__).'/demo/rigs/avocet.yaml'));
+    $rig = (new RigReader(new Schemas, new Shelf(static fn (string $id): ?stdClass => $shelf[$id] ?? null)))->fromText((string) file_get_contents("$demo/rigs/avocet.yaml"));
 
     return get_object_vars(json_decode((string) file_get_contents(__DIR__.'/questions.json'))) + [
         'failsafe' => $vectors->cases[0]->in,

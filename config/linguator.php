@@ -5,8 +5,8 @@ declare(strict_types=1);
 use App\Http\Bench;
 
 return [
-    // Where the demo bench lies; `linguator:demo` loads it through the same import as a user's files.
-    'demo' => base_path('demo'),
+    // Where the demo bench lies; `linguator:demo` loads it through the same import as a user's files. `bin/bench compare` lets both sides have one.
+    'demo' => (string) env('LINGUATOR_DEMO', base_path('demo')),
 
     // Captures lie beside the database, each bench's in a folder of its own. Tests have theirs thrown away.
     'captures' => env('LINGUATOR_DB') === ':memory:' ? storage_path('framework/testing/captures') : storage_path('captures/'.hash('crc32b', (string) env('LINGUATOR_DB', storage_path('linguator.sqlite')))),
