@@ -1,4 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { queries } from './api/queries'
+import { rigQuery } from './api/rigs'
 import BenchPage from './pages/bench/BenchPage.vue'
 
 export const router = createRouter({
@@ -38,6 +40,12 @@ export const router = createRouter({
     { path: '/tools/:tool', name: 'tool', component: () => import('./pages/tools/ToolPage.vue'), meta: { title: 'Quick tool' } },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./pages/NowherePage.vue'), meta: { title: 'Nothing here' } },
   ],
+})
+
+// A rig is asked for while its screen's script still loads, not after it.
+router.beforeEach((to, from) => {
+  const { slug } = to.params
+  if (to.name === 'rig' && typeof slug === 'string' && slug !== from.params.slug) void queries.prefetchQuery(rigQuery(slug))
 })
 
 router.afterEach((to) => {

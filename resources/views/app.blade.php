@@ -8,7 +8,7 @@
     <meta name="bench" content="{{ config('linguator.mark') }}">
     <title>Linguator</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
-    @vite('resources/js/main.ts')
+    @vite($scripts)
 </head>
 <body>
     <div id="app"></div>

@@ -139,3 +139,17 @@ it('says what is wrong when the bench\'s file is gone while it is served', funct
     $this->getJson('/api/v1/rigs')->assertStatus(503)->assertJsonPath('error.code', 'gone');
     DB::setDefaultConnection('sqlite');
 });
+
+it('fetches the script of the screen asked for beside the application\'s, and only one that was built', function (string $address, string $script) {
+    $manifest = json_decode((string) file_get_contents(public_path('build/manifest.json')), true);
+    $page = (string) $this->withVite()->get($address)->assertOk()->getContent();
+    expect($page)->toContain($manifest['resources/js/main.ts']['file'])->toContain($manifest["resources/js/pages/$script"]['file']);
+})->with([
+    ['/rigs/avocet', 'rig/RigPage.vue'], ['/rigs/avocet/wiring', 'rig/RigPage.vue'], ['/rigs/avocet/dance', 'dance/DancePage.vue'], ['/shelf/weft-8', 'shelf/ShelfPage.vue'],
+    ['/signals', 'signals/SignalPage.vue'], ['/signals/3', 'signals/SignalPage.vue'], ['/dry-bench', 'drybench/DryBenchPage.vue'], ['/fault', 'fault/FaultPage.vue'],
+    ['/practice/avocet/1/7', 'practice/PracticePage.vue'], ['/tools/tune', 'tools/ToolPage.vue'],
+]);
+
+it('fetches nothing of a rig\'s page for its sheet, its label and what it was', function (string $address) {
+    expect($this->withVite()->get($address)->assertOk()->getContent())->toContain('assets/main-')->not->toContain('RigPage');
+})->with(['/rigs/avocet/sheet', '/rigs/avocet/label', '/rigs/avocet/at/3', '/', '/nowhere']);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { deleteJson, postJson, sentenceOf } from '@/api/http'
 import { type RigData, rigsQuery } from '@/api/rigs'
@@ -8,20 +8,13 @@ import SheetBody from '@/components/SheetBody.vue'
 import { useKeys } from '@/composables/useKeys'
 import { useNotice } from '@/composables/useNotice'
 import { useRig } from '@/composables/useRig'
-import FailsafeStep from './FailsafeStep.vue'
-import HandsetPanel from './HandsetPanel.vue'
-import HistoryPanel from './HistoryPanel.vue'
-import BindStep from './BindStep.vue'
-import CheckOutStep from './CheckOutStep.vue'
 import LeftoverList from './LeftoverList.vue'
-import OrderStep from './OrderStep.vue'
 import RigHead from './RigHead.vue'
 import StepBar from './StepBar.vue'
-import PathStep from './PathStep.vue'
-import SwitchesStep from './SwitchesStep.vue'
-import TimingPanel from './TimingPanel.vue'
-import TravelStep from './TravelStep.vue'
-import WiringStep from './WiringStep.vue'
+import { fetchAllSteps, fetchStep, HistoryPanel, stepScreen } from './screens'
+
+/** A page is read for a while before another step is opened. */
+const QUIET_MS = 1500
 
 const route = useRoute()
 const router = useRouter()
@@ -35,6 +28,11 @@ const step = computed(() => {
   const asked = String(route.params.step ?? '')
   return asked === '' ? (rig.value?.review.next.step ?? 'path') : asked
 })
+
+/** Of a step; what is no step shows the history. */
+const screen = computed(() => stepScreen(step.value))
+fetchStep(String(route.params.step))
+onMounted(() => window.setTimeout(() => void fetchAllSteps(), QUIET_MS))
 
 watch(
   () => rig.value?.document.name,
@@ -99,16 +97,7 @@ useKeys((key, event) => {
       <div class="columns">
         <StepBar :rig="rig" :step="step" :is-asked="route.params.step !== ''" />
         <section class="work" aria-label="Work">
-          <PathStep v-if="step === 'path'" :rig="rig" :handle="handle" />
-          <WiringStep v-else-if="step === 'wiring'" :rig="rig" :handle="handle" />
-          <BindStep v-else-if="step === 'bind'" :rig="rig" :handle="handle" />
-          <OrderStep v-else-if="step === 'order'" :rig="rig" :handle="handle" />
-          <TravelStep v-else-if="step === 'travel'" :rig="rig" :handle="handle" />
-          <SwitchesStep v-else-if="step === 'switches'" :rig="rig" :handle="handle" />
-          <FailsafeStep v-else-if="step === 'failsafe'" :rig="rig" :handle="handle" />
-          <CheckOutStep v-else-if="step === 'check-out'" :rig="rig" :handle="handle" />
-          <HandsetPanel v-else-if="step === 'handset'" :rig="rig" :handle="handle" />
-          <TimingPanel v-else-if="step === 'timing'" :rig="rig" :handle="handle" />
+          <component :is="screen" v-if="screen" :rig="rig" :handle="handle" />
           <HistoryPanel v-else :rig="rig" :handle="handle" @remove="remove" />
           <section v-if="leftovers.length > 0" class="leftovers" aria-labelledby="leftovers-title">
             <h3 id="leftovers-title">Not done on this step, or left as it is</h3>
