@@ -12,9 +12,10 @@ use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Excerpt;
 use Linguator\Core\Document\PlainText;
 use Linguator\Core\Gear\AirNames;
+use Linguator\Core\Gear\Plug;
 use Linguator\Core\Wire\WireFormats;
 
-/** What the user's manuals call the formats, families and variants of this bench. */
+/** What the user's manuals call the formats, families, variants and plugs of this bench. */
 final readonly class NameThings
 {
     private const MOST_EACH = 20;
@@ -37,6 +38,10 @@ final readonly class NameThings
         }
         foreach (AirNames::variants(...$gear) as $variant) {
             $targets["variant/$variant"] = ['kind' => 'variant', 'target' => $variant, 'name' => str_replace('/', ', ', $variant), 'line' => []];
+        }
+
+        foreach (array_keys(Plug::on(...$gear)) as $plug) {
+            $targets["plug/$plug"] = ['kind' => 'plug', 'target' => $plug, 'name' => ucfirst(Plug::told($plug)), 'line' => []];
         }
 
         return $targets;

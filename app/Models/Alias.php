@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * What the user's manuals call a wire format, a protocol family or a variant.
  *
- * @property string $kind `format`, `family` or `variant`.
+ * @property string $kind `format`, `family`, `variant` or `plug`.
  * @property string $target
  * @property string $alias
  */

@@ -9,6 +9,8 @@ use Linguator\Core\Document\Yaml;
 use Linguator\Core\Format\FormatCards;
 use Linguator\Core\Gear\CardReader;
 use Linguator\Core\Gear\GearCard;
+use Linguator\Core\Gear\Plug;
+use Linguator\Core\Gear\PlugPin;
 use Linguator\Core\Search\BenchSearch;
 
 /** @return array<string, array{string}> The demo cards as files, by name. */
@@ -120,4 +122,22 @@ it('knows every shipped format by its id, its name and its line', function () {
     foreach (FormatCards::all() as $card) {
         expect(foundBy($card->reportedAs))->toContain("format $card->reportedAs");
     }
+});
+
+it('lists each order of pins once, the usual one first, with a key and a name that say it', function () {
+    $gear = array_map(fn ($card) => $card->box(), demoShelf());
+    $plugs = Plug::on(...$gear, ...$gear);
+    expect(array_key_first($plugs))->toBe('signal-plus-ground')
+        ->and(array_keys(Plug::on()))->toBe(['signal-plus-ground'])
+        ->and(array_keys($plugs))->toContain('ground-plus-signal')
+        ->and(Plug::told('ground-data-free'))->toBe('a plug of 3 pins: ground, data back, not used');
+    foreach ($plugs as $key => $plug) {
+        expect(implode('-', array_map(fn (PlugPin $pin): string => $pin->value, $plug->pins)))->toBe($key);
+    }
+});
+
+it('finds a plug by what a manual calls it', function () {
+    $search = new BenchSearch('three-hole');
+    $search->named('plug/signal-plus-ground', ['Three-hole lead']);
+    expect($search->hits())->toBe([['kind' => 'plug', 'id' => 'signal-plus-ground', 'title' => 'A plug of 3 pins: signal, plus, ground', 'line' => 'called Three-hole lead']]);
 });

@@ -75,6 +75,16 @@ it('takes a card off the shelf although a rig uses it, and the rig keeps its cop
     expect(Rig::query()->count())->toBe(5);
 });
 
+it('offers the plugs of its cards by what the manual calls them', function () {
+    $this->demo();
+    $plugs = fn (): array => array_column(array_filter($this->getJson('/api/v1/aliases')->json('entries'), fn (array $entry): bool => $entry['kind'] === 'plug'), 'aliases', 'target');
+    expect(array_key_first($plugs()))->toBe('signal-plus-ground')->and($plugs())->not->toHaveKey('plus-ground');
+    $this->postJson('/api/v1/shelf', ['card' => ['id' => 'two-pin', 'kind' => 'receiver', 'name' => 'Two pin', 'outputs' => [['format' => 'ppm', 'plug' => ['plus', 'ground']]]]])->assertCreated();
+    $this->putJson('/api/v1/aliases', ['kind' => 'plug', 'target' => 'plus-ground', 'aliases' => ['lamp lead']])->assertOk();
+    expect($plugs()['plus-ground'])->toBe(['lamp lead'])->and($this->getJson('/api/v1/search?q=lamp')->json('hits.0.kind'))->toBe('plug');
+    $this->putJson('/api/v1/aliases', ['kind' => 'plug', 'target' => 'ground-plus', 'aliases' => ['lamp lead']])->assertStatus(422)->assertJsonPath('error.path', 'target');
+});
+
 it('remembers what the manual calls a format', function () {
     $this->demo();
     $this->putJson('/api/v1/aliases', ['kind' => 'format', 'target' => 's100i', 'aliases' => ['tide serial', ' ']])->assertOk();

@@ -97,11 +97,26 @@ export class Bencher {
     await expect(this.page.locator('nav').getByRole('link', { name: /Wiring/ })).toBeVisible()
   }
 
-  async bind(): Promise<void> {
+  /** Ways to bind that did not, each with its distance in m and what was seen. */
+  async tried(attempts: [variant: string, metres: string, seen: string][]): Promise<void> {
+    await this.to('bind')
+    const hop = this.page.getByRole('region', { name: 'Hop 1' })
+    for (const [variant, metres, seen] of attempts) {
+      await hop.getByRole('combobox', { name: 'Protocol' }).selectOption(variant)
+      await hop.getByLabel('Distance, m').fill(metres)
+      await hop.getByLabel('Seen', { exact: true }).fill(seen)
+      await hop.getByRole('button', { name: 'It did not' }).click()
+      await expect(hop).toContainText(seen)
+    }
+  }
+
+  /** @param variant The one that it binds with, where it is not the next of the ladder. */
+  async bind(variant?: string): Promise<void> {
     await this.to('bind')
     const hops = this.page.getByRole('region', { name: /^Hop \d/ })
     for (let k = 0; k < (await hops.count()); k++) {
       const hop = hops.nth(k)
+      if (variant !== undefined) await hop.getByRole('combobox', { name: 'Protocol' }).selectOption(variant)
       await hop.getByRole('button', { name: 'It bound' }).click()
       await hop.getByLabel(/seen by/).fill(BY)
       await hop.getByRole('button', { name: /: It does$/ }).click()
@@ -202,6 +217,16 @@ export class Bencher {
     if (!(await card.isVisible())) await add.click()
     await card.getByRole('combobox', { name: `Switch for ${name}` }).selectOption(which)
     await expect(card.getByRole('combobox', { name: `Switch for ${name}` })).toHaveValue(which)
+  }
+
+  /** Of one function, by the names of its fields. */
+  async rates(name: string, told: Record<string, string>): Promise<void> {
+    await this.to('switches')
+    for (const [label, value] of Object.entries(told)) {
+      const field = this.page.getByLabel(`${name}, ${label}`)
+      await field.fill(value)
+      await field.press('Enter')
+    }
   }
 
   /** Set as recommended, and each place of a loss tested. */

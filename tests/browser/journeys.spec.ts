@@ -143,27 +143,88 @@ test('an autopilot: a mode on three positions, arm beside it, and a memory that 
   await expect(page.getByText('channel 5, 988 / 1500 / 2012 µs')).toBeVisible()
 })
 
-test('a tiny factory craft, at the phone size: ends cut to its servos before full stick, and a loss that only a test shows', async ({ page }) => {
-  await page.setViewportSize({ width: 390, height: 844 })
+test('a tiny factory craft, at the phone size: all that it needs is said by hand, ends are cut to its servos before full stick, and the sheet has it', async ({
+  page,
+}) => {
   const bencher = new Bencher(page)
+  const servo = (name: string) => ({ function: name, safe_lo_us: 1100, safe_hi_us: 1900, digital: false })
+  await bencher.shelve('sanderling-servos', {
+    id: 'tiny-factory',
+    name: 'Tiny factory',
+    servos: [...['aileron', 'elevator', 'rudder', 'flap'].map(servo), { function: 'throttle', digital: false }],
+  })
+  await bencher.shelve('tarn-mote', {
+    id: 'tarn-mote-six',
+    name: 'Tarn Mote six',
+    protocols: [{ family: 'tarn', variant: 'tarn-a', frame_ms: [22], channels: 8, f_mhz: 2440 }],
+    outputs: [{ format: 'pwm', labels: ['T', 'A', 'E', 'R', '5', '6'], level_v: 3.3, period_ms: [20] }],
+  })
+  // The procedure is told in the card's own form, with the thing in the hand.
+  await page.goto('/shelf/tarn-mote-six')
+  await page.getByRole('button', { name: /Add a(nother)? procedure/ }).click()
+  await page.getByLabel('What it turns on').last().fill('self-righting')
+  await page.getByLabel('How', { exact: true }).last().fill('sticks in opposite corners, R1 to and fro five times')
+  await page.getByLabel('How', { exact: true }).last().press('Tab')
+  await expect(page.getByText('Saved')).toBeVisible()
+
+  await page.setViewportSize({ width: 390, height: 844 })
   await bencher.begin({
     name: 'Tiny and ready',
     kind: 'plane',
     handset: 'Ostrel 9',
-    craft: 'Sanderling',
-    channels: 4,
-    through: ['Brack M4', 'Tarn Mote'],
+    craft: 'Tiny factory',
+    channels: 6,
+    through: ['Brack M4', 'Tarn Mote six'],
+    functions: [
+      ['aileron', 1],
+      ['elevator', 2],
+      ['throttle', 3],
+      ['rudder', 4],
+      ['flap', 5],
+      ['rescue', 6],
+    ],
   })
   await bencher.tickSettings()
   await expectNoSidewaysScroll(page)
-  await bencher.prepare([988, 1500, 2012])
+  await bencher.wire()
+  await bencher.tried([
+    ['auto', '0.5', 'too near'],
+    ['auto', '2', 'refused'],
+  ])
+  await bencher.bind('tarn-a')
+  await bencher.order()
+  await bencher.calibrate()
+  await page.getByRole('textbox', { name: /^Throttle cut/ }).fill('R1 back')
+  await page.getByRole('textbox', { name: /^Throttle cut/ }).press('Enter')
+  await bencher.switch('rescue', 'R3')
+  await bencher.to('travel')
+  for (const name of ['aileron', 'rudder']) await page.getByRole('button', { name: `Reverse ${name}` }).click()
+  await expect(page.getByText('reversed in the handset')).toHaveCount(2)
+  await bencher.travel([988, 1500, 2012])
+  await bencher.switch('flap', 'L2')
+  const flap = page.getByRole('region', { name: 'Switch for flap' })
+  await flap.getByRole('button', { name: 'levels' }).click()
+  await flap.getByLabel('Level of each position, %').fill('0 -50 -100')
+  await flap.getByLabel('Level of each position, %').press('Enter')
+  // Its ends were entered with the others': the last step stops where the servo does.
+  await expect(flap).toContainText('1100.1 µs')
+  await expect(page.locator('p.state')).not.toContainText('Do not power')
+  await bencher.rates('aileron', { 'Low rate, %': '65', 'Expo, %': '12' })
   await expectNoSidewaysScroll(page)
   await bencher.failsafe()
-  await expectNoSidewaysScroll(page)
   await bencher.checkOut(READY)
   await expectNoSidewaysScroll(page)
   await bencher.sheet()
-  await expect(page.getByText('78.1 / 78.1 %, sub-trim 0').first()).toBeVisible()
+  for (const [term, said] of [
+    ['1 aileron', '78.1 / 78.1 %, sub-trim 0, reversed'],
+    ['Brack M4 to Tarn Mote six', 'tarn-a, at 2 m'],
+    ['aileron', 'rate 100 / 65 %, expo 12 %'],
+    ['Throttle cut', 'R1 back'],
+    ['self-righting', 'sticks in opposite corners, R1 to and fro five times'],
+    ['Channel 6', 'rescue'],
+    ['flap on L2', 'channel 5'],
+  ] as const)
+    await expect(page.locator('dl > *', { hasText: term }).filter({ hasText: said }).first(), `${term}: ${said}`).toBeVisible()
 })
 
 test('long range on a cable: it goes on sending when its lead is pulled, so it is no flight before the module is mended', async ({ page }) => {

@@ -11,7 +11,7 @@ use App\Models\Alias;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** What the user's manuals call formats, families and variants. */
+/** What the user's manuals call formats, families, variants and plugs. */
 final readonly class AliasController
 {
     public function __construct(private NameThings $nameThings)

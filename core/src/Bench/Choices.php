@@ -9,6 +9,7 @@ use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\FormatCards;
 use Linguator\Core\Line\LineChoice;
 use Linguator\Core\Quantity\Pulse;
+use Linguator\Core\Rig\HandsetTraits;
 use Linguator\Core\Supply\Chemistry;
 use Linguator\Core\Supply\PackChoice;
 use Linguator\Core\Wire\WireFormat;
@@ -28,6 +29,7 @@ final readonly class Choices implements \JsonSerializable
             'serial_formats' => array_map(static fn (FormatCard $card): Choice => new Choice($card->id, $card->name), $cards),
             'lines' => LineChoice::among($cards),
             'orders' => array_map(static fn (ChannelOrder $order): string => $order->toString(), ChannelOrder::all()),
+            'stick_modes' => HandsetTraits::stickModes(),
             'landmarks' => (object) ['lo' => Pulse::LOW_US, 'mid' => Pulse::CENTRE_US, 'hi' => Pulse::HIGH_US],
         ];
     }

@@ -12,4 +12,13 @@ enum PlugPin: string
     case Ground = 'ground';
     case Data = 'data';
     case Free = 'free';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Data => 'data back',
+            self::Free => 'not used',
+            default => $this->value,
+        };
+    }
 }

@@ -80,6 +80,12 @@ final readonly class HandsetTraits
         return str_split(self::GIMBALS[$this->stickMode() ?? self::USUAL_STICK_MODE]);
     }
 
+    /** @return list<array{mode: int, gimbals: list<string>}> Every stick mode, to choose from. */
+    public static function stickModes(): array
+    {
+        return array_map(static fn (int $mode): array => ['mode' => $mode, 'gimbals' => str_split(self::GIMBALS[$mode])], array_keys(self::GIMBALS));
+    }
+
     /** @return list<HandsetSwitch> */
     public function switches(): array
     {

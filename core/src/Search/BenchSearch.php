@@ -7,6 +7,7 @@ namespace Linguator\Core\Search;
 use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Gear\AirNames;
 use Linguator\Core\Gear\GearCard;
+use Linguator\Core\Gear\Plug;
 use Linguator\Core\Rig\BoxLine;
 use Linguator\Core\Wire\WireFormats;
 
@@ -49,9 +50,12 @@ final class BenchSearch
     {
         $this->named[$target] = $aliases;
         [$kind, $id] = explode('/', $target, 2);
-        if ($kind !== 'format') {
-            $this->offer($kind, $id, str_replace('/', ', ', $id), 'air protocol, called '.implode(', ', $aliases), [$id, ...$aliases]);
-        }
+        $called = 'called '.implode(', ', $aliases);
+        match ($kind) {
+            'format' => null,
+            'plug' => $this->offer($kind, $id, ucfirst(Plug::told($id)), $called, [$id, ...$aliases]),
+            default => $this->offer($kind, $id, str_replace('/', ', ', $id), "air protocol, $called", [$id, ...$aliases]),
+        };
     }
 
     public function formats(): void

@@ -6,7 +6,7 @@ import { useRouter } from 'vue-router'
 import { getJson } from '@/api/http'
 
 interface Hit {
-  kind: 'rig' | 'card' | 'format' | 'family' | 'variant' | 'own_format' | 'capture'
+  kind: 'rig' | 'card' | 'format' | 'family' | 'variant' | 'plug' | 'own_format' | 'capture'
   id: string
   title: string
   line: string

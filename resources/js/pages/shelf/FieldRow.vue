@@ -7,6 +7,10 @@ import { namesQuery } from '@/api/shelf'
 import { offered } from './offered'
 import { type Entry, getAt, isEntry, setAt } from './cardPaths'
 import type { Field } from './fields'
+import PinStrip from './PinStrip.vue'
+import PlugPins from './PlugPins.vue'
+import StickCorner from './StickCorner.vue'
+import StickModes from './StickModes.vue'
 
 export interface FieldRowProps {
   field: Field
@@ -40,8 +44,11 @@ function number(raw: string): number | undefined {
   return raw.trim() === '' || !Number.isFinite(parsed) ? undefined : parsed
 }
 
-/** What manuals and labels call families, variants and wire formats. */
-const names = useQuery({ ...namesQuery, enabled: props.field.names !== undefined || props.field.from === 'wire_formats' })
+/** What manuals and labels call families, variants, wire formats and plugs. */
+const names = useQuery({
+  ...namesQuery,
+  enabled: props.field.names !== undefined || props.field.from === 'wire_formats' || props.field.type === 'sequence',
+})
 const offers = computed(() => offered(names.data.value?.entries ?? [], props.field.names, props.entry.family))
 const meant = (raw: string) => offers.value.find((one) => one.aliases.some((alias) => alias.toLowerCase() === raw.trim().toLowerCase()))?.value
 
@@ -67,8 +74,9 @@ function tell(raw: string): Promise<boolean> {
   return Promise.resolve(true)
 }
 
-function choose(event: Event): void {
-  const raw = (event.target as HTMLSelectElement).value
+const choose = (event: Event) => meanChoice((event.target as HTMLSelectElement).value)
+
+function meanChoice(raw: string): void {
   // Where silence means the usual, what is not known is said.
   put(
     raw === ''
@@ -85,13 +93,6 @@ function choose(event: Event): void {
               ? Number(raw)
               : raw,
   )
-}
-
-/** A pin after the others: a sequence may hold the same one twice. */
-function append(event: Event): void {
-  const select = event.target as HTMLSelectElement
-  put([...list.value, select.value])
-  select.value = ''
 }
 
 function tick(option: string, event: Event): void {
@@ -134,7 +135,7 @@ const alsoCalled = (format: string) => {
 const other = computed(() =>
   text.value === '' || text.value === NONE || options.value.some(([option]) => option === text.value) ? null : text.value,
 )
-const labelOf = (option: string) => (props.field.options ?? []).find(([one]) => one === option)?.[1] ?? option
+const plugs = computed(() => (names.data.value?.entries ?? []).filter((entry) => entry.kind === 'plug'))
 const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => field.when === undefined || field.when(entry))
 </script>
 
@@ -166,17 +167,16 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
       ><input type="checkbox" :checked="list.includes(option)" @change="tick(option, $event)" /> {{ label }}</label
     >
   </fieldset>
-  <fieldset v-else-if="field.type === 'sequence'" class="several">
-    <legend>{{ field.question }}</legend>
-    <span class="pins">{{ list.length === 0 ? 'not known' : list.map((pin) => labelOf(String(pin))).join(' · ') }}</span>
-    <select class="field" :aria-label="`${field.question}: the next`" :value="''" @change="append">
-      <option value="">add the next</option>
-      <option v-for="[option, label] in field.options" :key="option" :value="option">{{ label }}</option>
-    </select>
-    <button v-if="list.length > 0" type="button" class="link-button small" @click="put(list.length > 1 ? list.slice(0, -1) : undefined)">
-      take the last away
-    </button>
-  </fieldset>
+  <PlugPins
+    v-else-if="field.type === 'sequence'"
+    :question="field.question"
+    :options="field.options ?? []"
+    :pins="list.map(String)"
+    :known="plugs"
+    @change="(pins) => put(pins.length === 0 ? undefined : pins)"
+  />
+  <StickCorner v-else-if="field.picture === 'corner'" :question="field.question" :options="options" :value="text" @choose="meanChoice" />
+  <StickModes v-else-if="field.picture === 'modes'" :question="field.question" :value="text" @choose="meanChoice" />
   <label v-else class="one" :for="id">
     <span>{{ field.question }}</span>
     <select v-if="field.type === 'choice'" :id="id" class="field" :value="text" @change="choose">
@@ -203,6 +203,7 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
       <span v-if="field.unit" class="muted small">{{ field.unit }}</span>
     </span>
   </label>
+  <PinStrip v-if="field.picture === 'pins' && list.length > 0" class="strip" :labels="list.map(String)" />
 </template>
 
 <style scoped>
@@ -237,6 +238,9 @@ legend {
 .one :deep(.field) {
   width: 100%;
   min-width: 0;
+}
+.strip {
+  grid-column: 1 / -1;
 }
 .with-unit {
   display: flex;

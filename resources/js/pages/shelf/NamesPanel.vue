@@ -14,7 +14,7 @@ const client = useQueryClient()
 const { data, error } = useQuery(namesQuery)
 const problem = ref('')
 const entries = computed(() => [...(data.value?.entries ?? [])].sort((a, b) => Number(keyOf(b) === props.focus) - Number(keyOf(a) === props.focus)))
-const KIND_WORDS = { format: 'wire format', family: 'protocol family', variant: 'protocol variant' }
+const KIND_WORDS = { format: 'wire format', family: 'protocol family', variant: 'protocol variant', plug: 'plug' }
 const keyOf = (entry: NamedThing) => `${entry.kind}/${entry.target}`
 
 async function save(entry: NamedThing, event: Event): Promise<void> {
@@ -37,7 +37,9 @@ async function save(entry: NamedThing, event: Event): Promise<void> {
 <template>
   <div>
     <h2>What your manuals call it</h2>
-    <p class="muted">Formats and protocols go here by what can be measured. Add the names your manuals use; the search knows them from then on.</p>
+    <p class="muted">
+      Formats, protocols and plugs go here by what can be measured or seen. Add the names your manuals use; the search knows them from then on.
+    </p>
     <p v-if="error || problem" class="band stop" role="alert">{{ problem || sentenceOf(error) }}</p>
     <div class="scroll" tabindex="0" role="region" aria-label="Names">
       <table>

@@ -108,7 +108,7 @@ useKeys((key, event) => {
             </li>
           </ul>
         </section>
-        <p class="names"><RouterLink to="/shelf?names=all">What your manuals call formats and protocols</RouterLink></p>
+        <p class="names"><RouterLink to="/shelf?names=all">What your manuals call formats, protocols and plugs</RouterLink></p>
       </nav>
       <section class="work" aria-label="Card">
         <RouterLink v-if="chosen !== '' || names !== null" to="/shelf" class="back">All cards</RouterLink>

@@ -10,6 +10,8 @@ export interface Field {
   options?: [value: string, label: string][]
   /** Its options are numbers. */
   isNumeric?: boolean
+  /** Its options are shown as a drawing: where a stick is held, the stick modes, the pins along the edge of the case. */
+  picture?: 'corner' | 'modes' | 'pins'
   /** What it is where the card does not say: then "not known" has to be said. */
   usual?: string
   /** What it means that none of the numbers is it; else that is not known. */
@@ -87,7 +89,7 @@ const output = (question: string, key: string): Field => ({
   fresh: { format: 'pwm' },
   fields: [
     { type: 'choice', key: 'format', question: 'What comes out?', from: 'wire_formats' },
-    { type: 'words', key: 'labels', question: 'Printed at pins 1, 2 …', hint: 'T A E R G', when: isPwm },
+    { type: 'words', key: 'labels', question: 'Printed at pins 1, 2 …', hint: 'T A E R G', picture: 'pins', when: isPwm },
     { type: 'number', key: 'pins', question: 'Number of pins', when: (entry) => isPwm(entry) && entry.labels === undefined },
     { type: 'choice', key: 'remappable', question: 'Any channel on any pin?', options: YES_NO, when: isPwm },
     {
@@ -252,8 +254,8 @@ const bindFields = (isReceiver: boolean): Field[] =>
     },
     ...(isReceiver
       ? ([
-          { type: 'choice', key: 'bind.left_stick', question: 'Left stick meanwhile', options: CORNERS, when: bindsBySticks },
-          { type: 'choice', key: 'bind.right_stick', question: 'Right stick meanwhile', options: CORNERS, when: bindsBySticks },
+          { type: 'choice', key: 'bind.left_stick', question: 'Left stick meanwhile', options: CORNERS, picture: 'corner', when: bindsBySticks },
+          { type: 'choice', key: 'bind.right_stick', question: 'Right stick meanwhile', options: CORNERS, picture: 'corner', when: bindsBySticks },
         ] satisfies Field[])
       : []),
     { type: 'text', key: 'bind.lights.searching', question: 'Light while it searches' },
@@ -283,6 +285,7 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
           key: 'sticks.mode',
           isNumeric: true,
           question: 'Stick mode',
+          picture: 'modes',
           options: [
             ['1', '1'],
             ['2', '2'],
