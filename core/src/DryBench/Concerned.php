@@ -14,14 +14,13 @@ final readonly class Concerned
 {
     public RigDocument $rig;
 
-    /** The craft at rest. */
-    private Craft $craft;
-
-    /** @param  Circuit  $circuit  Of the rig as it is planned, whatever else is wrong with it by now. */
-    public function __construct(public Circuit $circuit, private Fault $fault)
+    /**
+     * @param  Circuit  $circuit  Of the rig as it is planned, whatever else is wrong with it by now.
+     * @param  Craft  $craft  What that circuit moves, at rest.
+     */
+    public function __construct(public Circuit $circuit, private Craft $craft, private Fault $fault)
     {
         $this->rig = $circuit->rig();
-        $this->craft = new Craft($circuit->run(Controls::resting()));
     }
 
     /**

@@ -14,10 +14,14 @@ final readonly class Faults
 {
     private Circuit $planned;
 
+    /** The craft at rest, as it is planned. */
+    private Craft $craft;
+
     /** @throws DocumentError below `rig`, where the chain cannot be run. */
     public function __construct(private RigDocument $rig, Formats $formats)
     {
         $this->planned = Circuit::of(World::of($rig), $formats);
+        $this->craft = new Craft($this->planned->run(Controls::resting()));
     }
 
     /**
@@ -44,7 +48,7 @@ final readonly class Faults
     /** @throws NotHere with the reason. */
     public function put(World $world, Fault $fault): World
     {
-        $concerned = new Concerned($this->planned, $fault);
+        $concerned = new Concerned($this->planned, $this->craft, $fault);
 
         return match ($fault->does) {
             Change::Unfed, Change::OtherRadio, Change::OtherBayFormat, Change::OtherMemory, Change::Parted, Change::Sag,
