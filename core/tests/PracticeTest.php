@@ -17,6 +17,7 @@ use Linguator\Core\Practice\Move;
 use Linguator\Core\Practice\Play;
 use Linguator\Core\Practice\PracticeShown;
 use Linguator\Core\Practice\Review;
+use Linguator\Core\Practice\Setting;
 use Linguator\Core\Tests\BenchRigs;
 
 function hidden(string $rig, string $seed, Level $level = Level::Plain): Game
@@ -117,6 +118,36 @@ it('plays itself through, a line for every step', function () {
         ->and(end($lines)->found)->toBe(['order_mismatch'])->and(end($lines)->minutes)->toBe(9.0);
 });
 
+it('mends what lies in a setting that is put back, for its minutes, and nothing where it stood as it should', function () {
+    $change = static fn (string $setting): Move => Move::fromNode(new Node((object) ['change' => $setting]), '');
+    $game = hidden('avocet', '7');
+    $play = new Play($game, [$change('travel'), $change('order')]);
+    expect($game->hidden)->toBe(['order_mismatch'])->and(array_column($play->steps, 'outcome'))->toBe(['nothing', 'helped'])
+        ->and($play->minutes)->toBe(6.0 + 4.0)->and($play->isWon())->toBeTrue()->and($play->found)->toBe(['order_mismatch'])
+        ->and($play->steps[0]->seen)->not->toContain('order')->and(Review::of($play)->advice)->toContain('test first');
+    // With two hidden the game goes on with what is left.
+    $two = hidden('oystercatcher', '1', Level::Two);
+    $mending = static fn (string $cause): string => (string) array_key_first(array_filter($two->settings(), fn (Setting $one): bool => in_array($cause, $one->mends, true)));
+    $able = array_values(array_filter($two->hidden, fn (string $cause): bool => $mending($cause) !== ''));
+    $open = new Play($two, [$change($mending($able[0]))]);
+    expect($open->found)->toBe([$able[0]])->and($open->isOver())->toBeFalse()->and($open->steps[0]->seen)->toContain('all is not well yet')
+        // Once more it stands as it should.
+        ->and((new Play($two, [$change($mending($able[0])), $change($mending($able[0]))]))->steps[1]->outcome)->toBe('nothing');
+});
+
+it('names in its settings every cause once at most, each a fault of the dry bench, and offers what this rig has', function () {
+    $mends = array_merge(...array_values(array_map(static fn (Setting $one): array => $one->mends, Setting::all())));
+    expect($mends)->toBe(array_values(array_unique($mends)))->and(array_diff($mends, Fault::causes()))->toBe([]);
+    foreach ($mends as $cause) {
+        // What is mended by a plug, a wire or a new pack is no setting.
+        expect(Knowledge::shipped()->causes)->toHaveKey($cause);
+    }
+    $game = hidden('avocet', '7');
+    foreach (Setting::all() as $id => $setting) {
+        expect(isset($game->settings()[$id]))->toBe(array_diff($setting->mends, $game->impossible) !== []);
+    }
+});
+
 it('refuses moves that cannot be made, at their place', function (array $moves, string $path) {
     try {
         new Play(hidden('avocet', '7'), array_map(fn (array $move, int $k): Move => Move::fromNode(new Node((object) $move), "moves.$k"), $moves, array_keys($moves)));
@@ -130,6 +161,8 @@ it('refuses moves that cannot be made, at their place', function (array $moves, 
     [[['test' => 'kick_it']], 'moves.0.test'],
     [[['name' => 'gremlins']], 'moves.0.name'],
     [[['test' => 'trims', 'name' => 'trim_bumped']], 'moves.0'],
+    [[['change' => 'hopes']], 'moves.0.change'],
+    [[['change' => 'order', 'look' => true]], 'moves.0'],
     [[['test' => 'trims'], []], 'moves.1'],
     [[['test' => 'loss_test_first_hop']], 'moves.0.test'],
     [[['give_up' => true], ['test' => 'trims']], 'moves.1'],

@@ -56,6 +56,11 @@ test('a wrong name costs minutes, the dry bench opens with the fault in it, and 
   await page.getByRole('button', { name: 'That is it' }).click()
   await expect(page.getByText(/5\s*min on the job/)).toBeVisible()
   await expect(page.getByText(/mended in vain/)).toBeVisible()
+  // A setting put back on a guess costs its minutes, and says so.
+  await page.getByRole('combobox', { name: 'A setting to put back' }).selectOption({ label: 'Directions and mixes of every channel, 5 min' })
+  await page.getByRole('button', { name: 'Put it back, 5 min' }).click()
+  await expect(page.getByText('It stood as it should already; nothing has changed.')).toBeVisible()
+  await expect(page.getByText(/10\s*min on the job/)).toBeVisible()
   await page.getByRole('button', { name: /Open the dry bench/ }).click()
   await expect(page.getByRole('heading', { name: /with the fault in it/ })).toBeVisible()
   await expect(page.getByText('searching').first()).toBeVisible()

@@ -140,6 +140,12 @@ final readonly class Game
         return array_map(static fn (string $id): FaultTest => Knowledge::shipped()->tests[$id], $this->planned->tests());
     }
 
+    /** @return array<string, Setting> Settings that this rig has, by id: whether one of them is wrong does not show. */
+    public function settings(): array
+    {
+        return array_filter(Setting::all(), fn (Setting $setting): bool => array_diff($setting->mends, $this->impossible) !== []);
+    }
+
     /**
      * What can be made of what was seen: with what cannot be tested on this rig left out.
      *

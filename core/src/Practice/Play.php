@@ -60,6 +60,7 @@ final class Play
         $step = match (true) {
             $move->test !== null => $this->test($move->test, $path),
             $move->name !== null => $this->name($move->name),
+            $move->change !== null => $this->change($move->change, $path),
             $move->isLook => $this->look(),
             default => $this->giveUp(),
         };
@@ -96,16 +97,47 @@ final class Play
 
     private function name(string $cause): Step
     {
-        $isRight = in_array($cause, $this->game->hidden, true) && ! in_array($cause, $this->found, true);
         $says = Knowledge::shipped()->remedy($cause)->says ?? $cause;
-        if (! $isRight) {
+        if (! in_array($cause, $this->hiddenStill(), true)) {
             return new Step('name', $cause, 'wrong', "$says That is not it: mended in vain.", Move::WRONG_MINUTES);
         }
+
+        return new Step('name', $cause, 'right', $says.$this->mend($cause), 0.0);
+    }
+
+    /** A setting is put back to what the record says: what of the truth lies in it is gone. */
+    private function change(string $id, string $path): Step
+    {
+        $setting = $this->game->settings()[$id] ?? throw DocumentError::at("$path.change", 'This rig has no such setting.', 'not_here');
+        $gone = array_values(array_intersect($this->hiddenStill(), $setting->mends));
+        if ($gone === []) {
+            return new Step('change', $id, 'nothing', 'It stood as it should already; nothing has changed.', $setting->minutes);
+        }
+        $said = '';
+        foreach ($gone as $cause) {
+            $said = (Knowledge::shipped()->remedy($cause)->says ?? $cause).$this->mend($cause);
+        }
+
+        return new Step('change', $id, 'helped', "That was it. $said", $setting->minutes);
+    }
+
+    /** @return list<string> What is hidden and not found yet. */
+    private function hiddenStill(): array
+    {
+        return array_values(array_diff($this->game->hidden, $this->found));
+    }
+
+    /** A fault is gone; what is left of the complaint, in words. */
+    private function mend(string $cause): string
+    {
         $this->found[] = $cause;
         $this->probe = null;
-        $this->seen = $this->isOver() ? $this->seen : $this->game->complained($this->found);
+        if ($this->isOver()) {
+            return '';
+        }
+        $this->seen = $this->game->complained($this->found);
 
-        return new Step('name', $cause, 'right', $says.($this->isOver() ? '' : ' Mended. But all is not well yet: '.$this->game->complaint($this->found)->says), 0.0);
+        return ' Mended. But all is not well yet: '.$this->game->complaint($this->found)->says;
     }
 
     private function look(): Step

@@ -32,6 +32,7 @@ final readonly class PracticeShown implements \JsonSerializable
             'has_looked' => $this->play->hasLooked,
             'steps' => $isOver ? $this->play->steps : array_map(static fn (Step $step): Step => $step->whileItGoesOn(), $this->play->steps),
             'tests' => array_map($this->test(...), $this->play->game->tests()),
+            'settings' => array_values(array_map(static fn (Setting $one): \stdClass => (object) ['id' => $one->id, 'says' => $one->says, 'minutes' => $one->minutes], $this->play->game->settings())),
             'causes' => array_values(array_filter($this->causes(), fn (Remedy $cause): bool => ! in_array($cause->id, $this->play->game->impossible, true))),
             'is_over' => $isOver,
             'review' => $isOver ? $this->review() : null,

@@ -46,6 +46,7 @@ final readonly class Review
     {
         $tests = Knowledge::shipped()->tests;
         $wrong = array_filter($play->steps, static fn (Step $step): bool => $step->outcome === 'wrong');
+        $guessed = array_filter($play->steps, static fn (Step $step): bool => $step->outcome === 'nothing');
         $lost = null;
         foreach ($play->steps as $step) {
             if (($step->lost ?? 0.0) > ($lost->lost ?? 0.05)) {
@@ -55,6 +56,7 @@ final readonly class Review
 
         return match (true) {
             $wrong !== [] => 'Name a fault only once what was seen leaves nothing else: a mend in vain costs '.Move::WRONG_MINUTES.' minutes.',
+            $guessed !== [] => 'A setting put back on a guess costs its minutes and tells nothing of the rest: test first, then change one thing.',
             $lost !== null && $lost->best !== null && $lost->what !== null => "\"{$tests[$lost->best]->asks}\" would have told more for its minutes than \"{$tests[$lost->what]->asks}\"",
             $play->isGivenUp => 'Ask for what splits most of what is left, the cheapest first.',
             default => 'Every test told about as much as any could have.',

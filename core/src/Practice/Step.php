@@ -8,9 +8,9 @@ namespace Linguator\Core\Practice;
 final readonly class Step
 {
     /**
-     * @param  string  $did  `test`, `name`, `look` or `give_up`.
-     * @param  string|null  $what  The test, or the cause that was named.
-     * @param  string|null  $outcome  Of a test; of a name `right` or `wrong`.
+     * @param  string  $did  `test`, `name`, `change`, `look` or `give_up`.
+     * @param  string|null  $what  The test, the cause that was named, or the setting that was put back.
+     * @param  string|null  $outcome  Of a test; of a name `right` or `wrong`, of a setting `helped` or `nothing`.
      * @param  string  $seen  In a sentence.
      * @param  float|null  $gainBits  What the test was expected to tell.
      * @param  string|null  $best  The test that would have told most for its minutes.

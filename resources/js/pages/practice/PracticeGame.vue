@@ -17,6 +17,7 @@ const practice = usePractice(
 )
 const { game, isBusy } = practice
 const named = ref('')
+const changed = ref('')
 const shown = computed(() => game.data.value)
 
 function name(): void {
@@ -24,6 +25,13 @@ function name(): void {
   practice.make({ name: named.value })
   named.value = ''
 }
+
+function change(): void {
+  if (changed.value === '') return
+  practice.make({ change: changed.value })
+  changed.value = ''
+}
+const minutesOf = (id: string) => shown.value?.settings.find((one) => one.id === id)?.minutes ?? 0
 </script>
 
 <template>
@@ -57,6 +65,17 @@ function name(): void {
             <a-button type="primary" html-type="submit" :disabled="named === '' || isBusy">That is it</a-button>
           </form>
           <p class="muted small">A wrong one costs {{ figure(shown.wrong_minutes) }} min.</p>
+          <form class="row" @submit.prevent="change">
+            <select v-model="changed" class="field" aria-label="A setting to put back">
+              <option value="">or put a setting back, as the record says</option>
+              <option v-for="setting in shown.settings" :key="setting.id" :value="setting.id">
+                {{ setting.says }}, {{ figure(setting.minutes) }} min
+              </option>
+            </select>
+            <a-button html-type="submit" :disabled="changed === '' || isBusy">{{
+              changed === '' ? 'Put it back' : `Put it back, ${figure(minutesOf(changed))} min`
+            }}</a-button>
+          </form>
           <div class="more">
             <a-button v-if="!shown.has_looked" :disabled="isBusy" @click="practice.make({ look: true })"
               >Open the dry bench, {{ figure(shown.look_minutes) }} min</a-button
@@ -64,7 +83,7 @@ function name(): void {
             <button type="button" class="link-button small" :disabled="isBusy" @click="practice.make({ give_up: true })">give up</button>
           </div>
         </section>
-        <PracticeSteps :steps="shown.steps" :tests="shown.tests" />
+        <PracticeSteps :steps="shown.steps" :tests="shown.tests" :settings="shown.settings" />
       </div>
     </div>
     <section v-if="shown.has_looked && !shown.review" aria-labelledby="bench-open" class="open-bench">

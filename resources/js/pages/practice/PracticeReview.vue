@@ -17,6 +17,7 @@ const isKeeping = ref(false)
 const review = computed(() => props.game.review)
 const asks = (id: string | null) => props.game.tests.find((test) => test.id === id)?.asks ?? ''
 const minutesOf = (id: string) => props.game.tests.find((test) => test.id === id)?.minutes ?? 0
+const DID = { name: 'Named it', change: 'Put a setting back', look: 'Opened the dry bench', give_up: 'Gave up' } as const
 const bits = placed({ from: 0, to: 2 }, { from: 2, to: 100 }, true)
 const address = computed(() => `${location.origin}/practice/${props.rig}/${props.game.level}/${props.game.seed}`)
 
@@ -53,10 +54,8 @@ async function keep(): Promise<void> {
       <section aria-labelledby="your-way">
         <h2 id="your-way">Your way</h2>
         <ol>
-          <li v-for="(step, k) in game.steps" :key="k" :class="{ wrong: step.outcome === 'wrong' }">
-            <span>{{
-              step.did === 'test' ? asks(step.what) : step.did === 'name' ? 'Named it' : step.did === 'look' ? 'Opened the dry bench' : 'Gave up'
-            }}</span>
+          <li v-for="(step, k) in game.steps" :key="k" :class="{ wrong: step.outcome === 'wrong' || step.outcome === 'nothing' }">
+            <span>{{ step.did === 'test' ? asks(step.what) : DID[step.did] }}</span>
             <span class="muted small">{{ step.seen }}</span>
             <span class="value small">{{ figure(step.minutes) }} min</span>
             <template v-if="step.gain_bits !== null">

@@ -3,17 +3,23 @@ import type { PracticeShown } from '@/api/rigs'
 import { figure } from '@/lib/numberText'
 
 /** What was done so far, and what it showed. */
-const props = defineProps<{ steps: PracticeShown['steps']; tests: PracticeShown['tests'] }>()
+const props = defineProps<{ steps: PracticeShown['steps']; tests: PracticeShown['tests']; settings: PracticeShown['settings'] }>()
 const asks = (id: string | null) => props.tests.find((test) => test.id === id)?.asks ?? ''
-const TITLES = { test: '', name: 'Named', look: 'Dry bench', give_up: 'Given up' } as const
+const TITLES = { name: 'Named', look: 'Dry bench', give_up: 'Given up' } as const
+const title = (step: PracticeShown['steps'][number]) =>
+  step.did === 'test'
+    ? asks(step.what)
+    : step.did === 'change'
+      ? `Put back: ${props.settings.find((one) => one.id === step.what)?.says ?? ''}`
+      : TITLES[step.did]
 </script>
 
 <template>
   <section v-if="steps.length > 0" aria-labelledby="so-far" aria-live="polite">
     <h2 id="so-far">So far</h2>
     <ol class="plain-list">
-      <li v-for="(step, k) in steps" :key="k" :class="step.outcome === 'wrong' ? 'wrong' : ''">
-        <span class="muted small">{{ step.did === 'test' ? asks(step.what) : TITLES[step.did] }}</span>
+      <li v-for="(step, k) in steps" :key="k" :class="{ wrong: step.outcome === 'wrong' || step.outcome === 'nothing' }">
+        <span class="muted small">{{ title(step) }}</span>
         <span>{{ step.seen }}</span>
         <span class="value small">{{ figure(step.minutes) }} min</span>
       </li>
