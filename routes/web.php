@@ -30,6 +30,7 @@ use App\Http\Controllers\RigMomentController;
 use App\Http\Controllers\RigOrderController;
 use App\Http\Controllers\RigPlanController;
 use App\Http\Controllers\RigTravelController;
+use App\Http\Controllers\SampleRigController;
 use App\Http\Controllers\SearchController;
 use Illuminate\Support\Facades\Route;
 
@@ -46,10 +47,11 @@ Route::prefix('api/v1')->group(function (): void {
     Route::post('rigs/{rig}/dance/take', [DanceController::class, 'take']);
     Route::get('rigs/{rig}/like/{other}', [LikeController::class, 'show']);
     Route::post('rigs/{rig}/like/{other}', [LikeController::class, 'take']);
-    Route::get('rigs/{rig}/dry-bench', [DryBenchController::class, 'show']);
-    Route::post('rigs/{rig}/dry-bench', [DryBenchController::class, 'run']);
-    Route::post('rigs/{rig}/practice', [PracticeController::class, 'play']);
-    Route::post('rigs/{rig}/practice/look', [PracticeController::class, 'look']);
+    Route::get('samples', SampleRigController::class);
+    Route::get('rigs/{runnable}/dry-bench', [DryBenchController::class, 'show']);
+    Route::post('rigs/{runnable}/dry-bench', [DryBenchController::class, 'run']);
+    Route::post('rigs/{runnable}/practice', [PracticeController::class, 'play']);
+    Route::post('rigs/{runnable}/practice/look', [PracticeController::class, 'look']);
     Route::post('rigs/{rig}/practice/keep', [PracticeController::class, 'keep']);
     Route::get('practice', [PracticeController::class, 'results']);
     Route::get('shelf', [CardController::class, 'index']);

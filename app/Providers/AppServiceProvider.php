@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Actions\SampleRigs;
 use App\Database\Sqlite;
 use App\Database\SqliteConnector;
 use App\Models\Card;
@@ -11,11 +12,13 @@ use App\Models\Format;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\Formats;
 use Linguator\Core\Gear\CardReader;
 use Linguator\Core\Gear\Shelf;
+use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigReader;
 use Linguator\Core\Verb\Services;
 
@@ -38,5 +41,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::preventSilentlyDiscardingAttributes();
         JsonResource::withoutWrapping();
+        // What can be run and practised on: a rig of the bench, or a sample.
+        Route::bind('runnable', fn (string $slug): RigDocument => $this->app->make(SampleRigs::class)->find($slug));
     }
 }

@@ -64,3 +64,18 @@ it('plays itself on the command line, a line of JSON for every step', function (
         expect(Artisan::call('linguator:practice', $bad))->toBe(2)->and(json_decode(Artisan::output())->error->path)->not->toBeEmpty();
     }
 });
+
+it('lets samples be run and practised on where the bench is empty, and keeps nothing of them', function () {
+    Rig::query()->delete();
+    $samples = array_column($this->getJson('/api/v1/samples')->assertOk()->json('samples'), 'name', 'slug');
+    expect($samples)->toHaveKey('~avocet', 'Avocet')->toHaveCount(5);
+    foreach (array_keys($samples) as $slug) {
+        fittingScreen('dry_bench', $this->getJson("/api/v1/rigs/$slug/dry-bench")->assertOk()->getContent());
+        fittingScreen('dry_bench_shown', $this->postJson("/api/v1/rigs/$slug/dry-bench", ['sticks' => ['A' => 30]])->assertOk()->getContent());
+    }
+    fittingScreen('practice', $this->postJson('/api/v1/rigs/~avocet/practice', ['seed' => '7', 'moves' => [['change' => 'order']]])->assertOk()->getContent());
+    $this->postJson('/api/v1/rigs/~avocet/practice/keep', ['seed' => '7', 'moves' => [['change' => 'order']], 'player' => 'Wren'])->assertNotFound();
+    $this->getJson('/api/v1/rigs/~avocet')->assertNotFound();
+    $this->getJson('/api/v1/rigs/~nothing/dry-bench')->assertNotFound()->assertJsonPath('error.code', 'not_found');
+    expect(Rig::query()->count())->toBe(0)->and(PracticeGame::query()->count())->toBe(0);
+});

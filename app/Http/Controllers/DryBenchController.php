@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Http\Answer;
 use App\Http\RequestDocument;
-use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Linguator\Core\Bench\DryBenchSetUp;
@@ -15,6 +14,7 @@ use Linguator\Core\Document\Node;
 use Linguator\Core\Document\Plain;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\Formats;
+use Linguator\Core\Rig\RigDocument;
 
 /** A rig on the dry bench: what stands there, and what it shows while its controls stand like this. */
 final readonly class DryBenchController
@@ -23,15 +23,15 @@ final readonly class DryBenchController
     {
     }
 
-    public function show(Rig $rig): JsonResponse
+    public function show(RigDocument $runnable): JsonResponse
     {
-        return Answer::json(Plain::of(new DryBenchSetUp($rig->whole(), $this->formats)));
+        return Answer::json(Plain::of(new DryBenchSetUp($runnable, $this->formats)));
     }
 
-    public function run(Request $request, Rig $rig): JsonResponse
+    public function run(Request $request, RigDocument $runnable): JsonResponse
     {
         $told = $this->schemas->check(RequestDocument::of($request)->whole(), 'dry-bench-question.schema.json');
 
-        return Answer::json(Plain::of((new DryBenchShown($rig->whole(), $this->formats))->at(new Node($told))));
+        return Answer::json(Plain::of((new DryBenchShown($runnable, $this->formats))->at(new Node($told))));
     }
 }

@@ -19,6 +19,7 @@ use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\Formats;
 use Linguator\Core\Practice\PracticeQuestion;
 use Linguator\Core\Practice\PracticeShown;
+use Linguator\Core\Rig\RigDocument;
 
 /** Practice: a fault hidden in a rig, and everything done to find it. The screen tells every move so far; the truth stays here till the end. */
 final readonly class PracticeController
@@ -30,23 +31,23 @@ final readonly class PracticeController
     {
     }
 
-    public function play(Request $request, Rig $rig): JsonResponse
+    public function play(Request $request, RigDocument $runnable): JsonResponse
     {
         $question = new PracticeQuestion($this->told($request));
 
-        return Answer::json(Plain::of(new PracticeShown($question->playedOn($rig->whole(), $this->formats), $question->seed(), $question->level())));
+        return Answer::json(Plain::of(new PracticeShown($question->playedOn($runnable, $this->formats), $question->seed(), $question->level())));
     }
 
     /** The dry bench with the fault in it, once it was opened. */
-    public function look(Request $request, Rig $rig): JsonResponse
+    public function look(Request $request, RigDocument $runnable): JsonResponse
     {
         $told = $this->told($request);
-        $play = (new PracticeQuestion($told))->playedOn($rig->whole(), $this->formats);
+        $play = (new PracticeQuestion($told))->playedOn($runnable, $this->formats);
         if (! $play->hasLooked) {
             throw DocumentError::at('moves', 'The dry bench was not opened in this game.', 'not_open');
         }
 
-        return Answer::json(Plain::of((new DryBenchShown($rig->whole(), $this->formats))->in($play->game->world($play->found), $told->node('hands') ?? new Node(new \stdClass))));
+        return Answer::json(Plain::of((new DryBenchShown($runnable, $this->formats))->in($play->game->world($play->found), $told->node('hands') ?? new Node(new \stdClass))));
     }
 
     public function keep(Request $request, Rig $rig, KeepGame $keep): JsonResponse

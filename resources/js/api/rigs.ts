@@ -22,3 +22,18 @@ export const rigQuery = (slug: string) =>
     queryKey: ['rig', slug] as const,
     queryFn: ({ signal }) => getJson<RigData>(`/rigs/${slug}`, signal),
   })
+
+/** Rigs that come with the bench, to be run and practised on: nothing of them is ever kept. */
+export const samplesQuery = queryOptions({
+  queryKey: ['samples'] as const,
+  queryFn: ({ signal }) => getJson<{ samples: Runnable[] }>('/samples', signal),
+  staleTime: Infinity,
+})
+
+/** What can be run: its place in addresses, and its name. */
+export interface Runnable {
+  slug: string
+  name: string
+}
+
+export const isSample = (slug: string) => slug.startsWith('~')

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { sentenceOf } from '@/api/http'
+import { isSample } from '@/api/rigs'
 import { type OtherBench, useDryBench } from '@/composables/useDryBench'
 import BenchChain from './BenchChain.vue'
 import CraftDrawing from './CraftDrawing.vue'
@@ -20,13 +21,13 @@ const REFUSES = { angle: 'it is tilted, or calibrates', window: 'the switch miss
 <template>
   <p v-if="setUp.error.value" class="band stop" role="alert">{{ sentenceOf(setUp.error.value) }}</p>
   <p v-else-if="setUp.data.value?.refusal" class="band">
-    It cannot be run yet. {{ setUp.data.value.refusal }} <RouterLink :to="`/rigs/${slug}/path`">To its path</RouterLink>
+    It cannot be run yet. {{ setUp.data.value.refusal }} <RouterLink v-if="!isSample(slug)" :to="`/rigs/${slug}/path`">To its path</RouterLink>
   </p>
   <div v-else-if="setUp.data.value && shown" :data-drawn="drawn">
     <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
     <BenchChain :set-up="setUp.data.value" :shown="shown" :lost="hands.lost" :probes="hands.probes" @lose="bench.lose" @hang="bench.hang" />
     <p v-for="one in shown.outcome ?? []" :key="one.hop" class="band" :class="{ stop: one.severity === 'stop' }" aria-live="polite">
-      Link {{ one.hop }} is cut. {{ one.says }} <RouterLink :to="`/rigs/${slug}/failsafe`">Failsafe</RouterLink>
+      Link {{ one.hop }} is cut. {{ one.says }} <RouterLink v-if="!isSample(slug)" :to="`/rigs/${slug}/failsafe`">Failsafe</RouterLink>
     </p>
     <div class="columns">
       <HandControls :set-up="setUp.data.value" :bench="bench" />

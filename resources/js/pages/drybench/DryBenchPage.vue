@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { rigsQuery } from '@/api/rigs'
 import { sentenceOf } from '@/api/http'
+import RunnableOptions from '@/components/RunnableOptions.vue'
+import { useRunnable } from '@/composables/useRunnable'
 import DryBenchOf from './DryBenchOf.vue'
 
-/** A rig, simulated from the hands to the craft: which one is in the address. */
+/** A rig, simulated from the hands to the craft: which one is in the address. Samples can be run where there is none yet. */
 const route = useRoute()
 const router = useRouter()
-const rigs = useQuery(rigsQuery)
-const slug = computed(() => (typeof route.query.rig === 'string' ? route.query.rig : (rigs.data.value?.rigs[0]?.slug ?? null)))
+const { bench, others, all, isKnown, error } = useRunnable()
+const slug = computed(() => (typeof route.query.rig === 'string' ? route.query.rig : isKnown.value ? (all.value[0]?.slug ?? null) : null))
 const choose = (event: Event) => router.replace({ query: { rig: (event.target as HTMLSelectElement).value } })
 </script>
 
@@ -27,12 +27,12 @@ const choose = (event: Event) => router.replace({ query: { rig: (event.target as
       <label class="which small">
         Rig
         <select class="field" :value="slug ?? ''" @change="choose">
-          <option v-for="one in rigs.data.value?.rigs ?? []" :key="one.slug" :value="one.slug">{{ one.name }}</option>
+          <RunnableOptions :bench="bench" :others="others" />
         </select>
       </label>
     </div>
-    <p v-if="rigs.error.value" class="band stop" role="alert">{{ sentenceOf(rigs.error.value) }}</p>
-    <p v-else-if="rigs.data.value && slug === null" class="band">
+    <p v-if="error" class="band stop" role="alert">{{ sentenceOf(error) }}</p>
+    <p v-else-if="isKnown && slug === null" class="band">
       There is no rig on the bench to be run. <RouterLink to="/">Make one</RouterLink>, then come back.
     </p>
     <DryBenchOf v-else-if="slug !== null" :key="slug" :slug="slug" />

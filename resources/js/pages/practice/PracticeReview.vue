@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import type { PracticeShown } from '@/api/rigs'
+import { isSample, type PracticeShown } from '@/api/rigs'
 import { sentenceOf } from '@/api/http'
 import type { usePractice } from '@/composables/usePractice'
 import { figure } from '@/lib/numberText'
@@ -80,7 +80,8 @@ async function keep(): Promise<void> {
       </section>
     </div>
     <div class="after">
-      <form v-if="!kept" class="keep" @submit.prevent="keep">
+      <p v-if="isSample(rig)" class="muted small">A sample has no history: games on it are not kept.</p>
+      <form v-else-if="!kept" class="keep" @submit.prevent="keep">
         <label for="player">Keep it; with a name it goes into the logbook too</label>
         <div class="row">
           <input id="player" v-model="player" class="field" type="text" maxlength="200" placeholder="your name, or nothing" autocomplete="name" />

@@ -3,14 +3,16 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { getJson, sentenceOf } from '@/api/http'
-import { type PracticeResult, rigsQuery } from '@/api/rigs'
+import type { PracticeResult } from '@/api/rigs'
+import RunnableOptions from '@/components/RunnableOptions.vue'
 import { LEVELS, type Level } from '@/composables/usePractice'
+import { useRunnable } from '@/composables/useRunnable'
 import PracticeProgress from './PracticeProgress.vue'
 
 /** Which rig, how hard, which seed; and how it went so far. */
 const props = defineProps<{ first: string | null }>()
 const router = useRouter()
-const rigs = useQuery(rigsQuery)
+const { bench, others, all, isKnown, error } = useRunnable()
 const results = useQuery({
   queryKey: ['practice-results'] as const,
   queryFn: ({ signal }) => getJson<{ games: PracticeResult[] }>('/practice', signal),
@@ -23,19 +25,16 @@ const clean = computed(() => seed.value.trim().replaceAll(/\s+/g, '-'))
 const isSeed = computed(() => clean.value === '' || /^[A-Za-z0-9-]{1,40}$/.test(clean.value))
 
 watch(
-  [() => props.first, () => rigs.data.value],
+  [() => props.first, isKnown],
   () => {
-    if (rig.value === '') rig.value = props.first ?? rigs.data.value?.rigs[0]?.slug ?? ''
+    if (rig.value === '' && (props.first !== null || isKnown.value)) rig.value = props.first ?? all.value[0]?.slug ?? ''
   },
   { immediate: true },
 )
 
 /** A rig that is drawn too. */
 const ANY = '*'
-const drawnRig = () => {
-  const all = rigs.data.value?.rigs ?? []
-  return all[(crypto.getRandomValues(new Uint8Array(1))[0] ?? 0) % Math.max(1, all.length)]?.slug ?? ''
-}
+const drawnRig = () => all.value[(crypto.getRandomValues(new Uint8Array(1))[0] ?? 0) % Math.max(1, all.value.length)]?.slug ?? ''
 
 /** Short enough to be told over a bench. */
 const drawn = () => Array.from(crypto.getRandomValues(new Uint8Array(3)), (byte) => byte.toString(16).padStart(2, '0')).join('')
@@ -55,13 +54,13 @@ function begin(): void {
       <p class="muted">A craft comes in with a complaint. Tests cost minutes. Find the fault that is hidden in it, in as few as you can.</p>
     </div>
   </div>
-  <p v-if="rigs.error.value" class="band stop" role="alert">{{ sentenceOf(rigs.error.value) }}</p>
+  <p v-if="error" class="band stop" role="alert">{{ sentenceOf(error) }}</p>
   <div class="columns">
     <form class="start" @submit.prevent="begin">
       <label for="practice-rig">Rig</label>
       <select id="practice-rig" v-model="rig" class="field">
         <option :value="ANY">any of them</option>
-        <option v-for="one in rigs.data.value?.rigs ?? []" :key="one.slug" :value="one.slug">{{ one.name }}</option>
+        <RunnableOptions :bench="bench" :others="others" />
       </select>
       <fieldset>
         <legend>How hard</legend>
