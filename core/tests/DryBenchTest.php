@@ -32,6 +32,7 @@ use Linguator\Core\Format\Formats;
 use Linguator\Core\Quantity\Scale;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Tests\BenchRigs;
+use Linguator\Core\Tests\ExhaustivePlayer;
 use Linguator\Core\Tests\FrameReader;
 use Linguator\Core\Tests\Golden;
 use Linguator\Core\Tests\SimulationCase;
@@ -277,6 +278,30 @@ it('takes at most one test more than whoever counts tests and not minutes', func
     }
     expect($asked / $games)->toBeLessThanOrEqual($fewest / $games + 1.0);
 });
+
+it('takes at most one test more than whoever tries every way to the end for the fewest minutes', function (string $name) {
+    $rig = BenchRigs::get($name);
+    $known = Knowledge::shipped();
+    $probes = array_map(static fn (World $world): Probe => BenchRigs::probe($rig, $world), BenchRigs::faulty($rig));
+    $can = array_filter(array_keys($known->tests), BenchRigs::probe($rig)->fits(...));
+    $shows = array_map(static fn (Probe $probe): array => array_combine($can, array_map(static fn (string $test): string => $probe->make($test)->outcome, $can)), $probes);
+    $cannot = array_map(static fn (string $test): Observation => new Observation($test, Observation::CANNOT_DO), array_values(array_diff(array_keys($known->tests), $can)));
+    $impossible = array_values(array_diff(array_keys($known->causes), array_keys($shows)));
+    [$tests, $minutes] = [0, 0.0];
+    foreach ($shows as $outcomes) {
+        $seen = $cannot;
+        while (! ($diagnosis = new Diagnosis($known, $seen, Probe::partsOf($rig), true, [], $impossible))->isDone()) {
+            $next = $diagnosis->next()->test;
+            $seen[] = new Observation($next, $outcomes[$next]);
+            [$tests, $minutes] = [$tests + 1, $minutes + $known->tests[$next]->minutes];
+        }
+    }
+    // Whoever follows one test only goes by the rule: the same to the last test.
+    $rule = (new ExhaustivePlayer($shows, array_keys($shows), 1, true))->mean();
+    expect($rule['tests'])->toEqualWithDelta($tests / count($shows), 1e-9)->and($rule['cost'])->toEqualWithDelta($minutes / count($shows), 1e-9);
+    $best = (new ExhaustivePlayer($shows, array_keys($shows), 2, true))->mean();
+    expect($best['cost'])->toBeLessThan($rule['cost'])->and($rule['tests'])->toBeLessThanOrEqual($best['tests'] + 1.0);
+})->with(['avocet', '13-return-on-loss', '20-relay']);
 
 it('finds the second fault once the first is mended', function () {
     mt_srand(7);
