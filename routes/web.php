@@ -44,6 +44,7 @@ Route::prefix('api/v1')->group(function (): void {
     Route::get('rigs/{rig}/dance', [DanceController::class, 'show']);
     Route::post('rigs/{rig}/dance', [DanceController::class, 'read']);
     Route::post('rigs/{rig}/dance/stand-in', [DanceController::class, 'standIn']);
+    Route::post('rigs/{rig}/dance/capture', [DanceController::class, 'capture']);
     Route::post('rigs/{rig}/dance/take', [DanceController::class, 'take']);
     Route::get('rigs/{rig}/like/{other}', [LikeController::class, 'show']);
     Route::post('rigs/{rig}/like/{other}', [LikeController::class, 'take']);

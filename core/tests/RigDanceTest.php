@@ -109,3 +109,22 @@ it('writes no travel of an end that was only touched', function () {
     $dance = new RigDance($rig, new Node($danced));
     expect($dance->deduction->moves[2]->state->isFound())->toBeTrue()->and(array_column($dance->lines(), 'key'))->toContain('travel/T')->not->toContain('travel/R');
 });
+
+it('says of settings that were entered whether they came out, or how far they are off', function () {
+    $rig = DemoRigs::get('avocet');
+    $lines = static fn (stdClass $danced): array => array_column((new RigDance($rig, new Node($danced), true))->lines(), 'writes', 'key');
+    $danced = (new DanceRehearsal($rig, new Node(new stdClass), Formats::shipped()))->danced(4, true);
+    expect($danced->prompts)->toHaveCount(6);
+    $right = $lines($danced);
+    expect($right['travel/T'])->toEndWith('as it should be: confirmed')
+        // Its elevator is reversed in the handset, and so it should be.
+        ->and($right['travel/E'])->toEndWith(', falling, as it should be: confirmed');
+    $channel = (new OrderReview($rig))->channelOf('throttle') - 1;
+    foreach ($danced->log as $row) {
+        $row->us[$channel] += $row->us[$channel] > 1800 ? 12 : 0;
+    }
+    expect($lines($danced)['travel/T'])->toMatch('/, 1[12](\.\d)? µs off still$/');
+    // What was never entered is only read.
+    $fresh = DemoRigs::changed($rig, RigPatch::of(['measurements' => []]));
+    expect(array_column((new RigDance($fresh, new Node((new DanceRehearsal($fresh, new Node(new stdClass), Formats::shipped()))->danced(4, true)), true))->lines(), 'writes', 'key')['travel/T'])->toEndWith('µs read');
+});

@@ -40,3 +40,25 @@ it('dances with a fault put in, and says what a rig cannot show', function () {
     expect($this->getJson("/api/v1/rigs/$blank/dance")->assertOk()->json('stand_in_refusal'))->toBeString();
     $this->getJson('/api/v1/rigs/nobody/dance')->assertNotFound();
 });
+
+it('reads a capture of the desk as a dance, takes it over, and dances the sticks once more to confirm', function () {
+    $this->demo();
+    $slug = $this->postJson('/api/v1/rigs/dunlin/duplicate', ['name' => 'Turnstone three'])->assertCreated()->json('slug');
+    $address = "/api/v1/rigs/$slug/dance";
+    $danced = $this->postJson("$address/stand-in", ['seed' => 4])->json('log');
+    // As a receiver's port would have sent it, kept on the desk.
+    $rows = implode("\n", array_map(static fn (array $row): string => $row['t_ms'].','.implode(',', $row['us']), $danced));
+    $channels = implode(',', array_map(static fn (int $k): string => "ch$k", range(1, count($danced[0]['us']))));
+    $capture = $this->postJson('/api/v1/captures', ['text' => "t_ms,$channels\n$rows\n", 'name' => 'danced.csv'])->assertCreated()->json('id');
+    $read = $this->postJson("$address/capture", ['capture' => $capture])->assertOk()->json();
+    expect($read['name'])->toBe('danced.csv')->and(count($read['log']))->toBe(count($danced))->and($read['log'][0]['us'])->toHaveCount(count($danced[0]['us']));
+    $shown = $this->postJson($address, ['log' => $read['log'], 'prompts' => []])->assertOk()->json();
+    expect($shown['order'])->toBe('AETR')->and($shown['redo'])->toBe([]);
+    $this->postJson("$address/capture", ['capture' => 9999])->assertStatus(422)->assertJsonPath('error.path', 'capture');
+
+    $short = $this->getJson("$address?short=1")->assertOk()->json();
+    expect(array_column($short['moves'], 'move'))->toBe(['rest', 'stick', 'stick', 'stick', 'stick', 'rest']);
+    $again = $this->postJson("$address/stand-in", ['seed' => 5, 'short' => true])->json();
+    expect(array_column($again['prompts'], 'move'))->toBe(range(0, 5))
+        ->and(array_column($this->postJson($address, $again + ['short' => true])->assertOk()->json('lines'), 'key'))->not->toContain('levels/arm');
+});

@@ -6,9 +6,11 @@ namespace App\Http\Controllers;
 
 use App\Actions\ChangeRig;
 use App\Actions\Moment;
+use App\Actions\ReadCapture;
 use App\Http\Answer;
 use App\Http\RequestDocument;
 use App\Http\RigAnswer;
+use App\Models\Capture;
 use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -16,6 +18,7 @@ use Linguator\Core\Bench\DanceRehearsal;
 use Linguator\Core\Bench\DanceScript;
 use Linguator\Core\Bench\DanceSetUp;
 use Linguator\Core\Bench\RigDance;
+use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
 use Linguator\Core\Document\Plain;
 use Linguator\Core\Document\Schemas;
@@ -27,13 +30,16 @@ use Linguator\Core\Rig\RigDocument;
 /** One dance, whole set-up: what to move, what was seen so far, and taking it over. */
 final readonly class DanceController
 {
+    /** As many as a page keeps of one that goes on. */
+    private const ROWS = 20_000;
+
     public function __construct(private Formats $formats, private Schemas $schemas)
     {
     }
 
-    public function show(Rig $rig): JsonResponse
+    public function show(Request $request, Rig $rig): JsonResponse
     {
-        return Answer::json(Plain::of(new DanceSetUp($rig->whole(), $this->formats)));
+        return Answer::json(Plain::of(new DanceSetUp($rig->whole(), $this->formats, $request->query('short') === '1')));
     }
 
     /** What a log shows, whole or while it goes on. */
@@ -50,7 +56,19 @@ final readonly class DanceController
         $document = RequestDocument::of($request);
         $told = new Node((object) ($document->has('faults') ? ['faults' => array_map(static fn (string $cause): \stdClass => (object) ['cause' => $cause], $document->texts('faults'))] : []));
 
-        return Answer::json((new DanceRehearsal($rig->whole(), $told, $this->formats))->danced($document->intOrNull('seed') ?? 0));
+        return Answer::json((new DanceRehearsal($rig->whole(), $told, $this->formats))->danced($document->intOrNull('seed') ?? 0, $document->flag('short')));
+    }
+
+    /** The values of a capture of the desk, to be read as a dance: nobody was asked for anything, so it goes by the order of the script. */
+    public function capture(Request $request, Rig $rig, ReadCapture $read): JsonResponse
+    {
+        $document = RequestDocument::of($request);
+        $capture = Capture::query()->find($document->int('capture'));
+        if (! $capture instanceof Capture) {
+            throw DocumentError::at('capture', 'Found no such capture on the desk.', 'no_such_capture');
+        }
+
+        return Answer::json(['name' => $capture->name, 'log' => $read->series($capture, $read->values($capture, (object) $document->map('options')), self::ROWS)->whole()]);
     }
 
     public function take(Request $request, Rig $rig, ChangeRig $change, Shelf $shelf): JsonResponse
@@ -63,8 +81,14 @@ final readonly class DanceController
 
     private function dance(RigDocument $rig, \stdClass $told): RigDance
     {
-        $question = (object) (array_intersect_key(get_object_vars($told), ['log' => true, 'prompts' => true]) + ['script' => array_map(static fn (\JsonSerializable $move): mixed => $move->jsonSerialize(), (new DanceScript($rig))->moves())]);
+        $isShort = ($told->short ?? false) === true;
+        // Nobody was asked for anything: every reading that keeps the order of the script is weighed.
+        if (($told->prompts ?? null) === []) {
+            unset($told->prompts);
+        }
+        $script = array_map(static fn (\JsonSerializable $move): mixed => $move->jsonSerialize(), (new DanceScript($rig, $isShort))->moves());
+        $question = (object) (array_intersect_key(get_object_vars($told), ['log' => true, 'prompts' => true]) + ['script' => $script]);
 
-        return new RigDance($rig, new Node($this->schemas->check($question, 'verbs/dance.in.json')));
+        return new RigDance($rig, new Node($this->schemas->check($question, 'verbs/dance.in.json')), $isShort);
     }
 }

@@ -86,7 +86,7 @@ final readonly class LiveController
         while (microtime(true) - $begun < self::LONGEST_S && ! feof($socket) && connection_aborted() === 0) {
             [$read, $none] = [[$socket], null];
             if (stream_select($read, $none, $none, 0, self::WAIT_US) > 0) {
-                $live->push((string) fread($socket, self::CHUNK_BYTES));
+                $live->push((string) fread($socket, self::CHUNK_BYTES), round((microtime(true) - $begun) * 1000, 1));
             }
             if (microtime(true) - $told >= self::TELL_EVERY_S) {
                 $told = microtime(true);

@@ -53,10 +53,10 @@ final class DanceRehearsal
     }
 
     /** @return \stdClass Its `log` and `prompts`. */
-    public function danced(int $seed): \stdClass
+    public function danced(int $seed, bool $isShort = false): \stdClass
     {
         $this->stand([]);
-        foreach ((new DanceScript($this->rig))->moves() as $k => $move) {
+        foreach ((new DanceScript($this->rig, $isShort))->moves() as $k => $move) {
             $this->prompts[] = (object) ['move' => $k, 't_ms' => round($this->ms)];
             $this->make($move);
         }

@@ -12,13 +12,14 @@ use Linguator\Core\Rig\SwitchSetting;
 
 /**
  * What to move in a rig, one control after the other: hands off, the four sticks, then switches and knobs in the order of their channels.
- * A throttle that springs to its middle is left out: a dance does not tell it from the other sticks.
+ * A throttle that springs to its middle is left out: a dance does not tell it from the other sticks. A short one asks for the sticks only, to see
+ * whether what was entered came out.
  */
 final readonly class DanceScript
 {
     private const STICKS = [Letter::Throttle, Letter::Rudder, Letter::Elevator, Letter::Aileron];
 
-    public function __construct(private RigDocument $rig)
+    public function __construct(private RigDocument $rig, private bool $isShort = false)
     {
     }
 
@@ -40,7 +41,7 @@ final readonly class DanceScript
     /** @return array<string, SwitchSetting> By the id of the switch or knob; one that carries several functions is moved once. */
     private function controls(): array
     {
-        $settings = array_filter($this->rig->switches(), static fn (SwitchSetting $setting): bool => $setting->switch !== null);
+        $settings = $this->isShort ? [] : array_filter($this->rig->switches(), static fn (SwitchSetting $setting): bool => $setting->switch !== null);
         usort($settings, static fn (SwitchSetting $a, SwitchSetting $b): int => $a->channel <=> $b->channel);
         $controls = [];
         foreach ($settings as $setting) {

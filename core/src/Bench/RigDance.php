@@ -13,10 +13,12 @@ use Linguator\Core\Dance\Prompt;
 use Linguator\Core\Document\Chosen;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
+use Linguator\Core\Rig\ChannelRecord;
 use Linguator\Core\Rig\Deed;
 use Linguator\Core\Rig\EntryKind;
 use Linguator\Core\Rig\Intent;
 use Linguator\Core\Rig\Occasion;
+use Linguator\Core\Rig\ReadingTaken;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Rig\SwitchSetting;
@@ -24,8 +26,11 @@ use Linguator\Core\Steps\Order\KeepOrderCheck;
 use Linguator\Core\Steps\Order\OrderReview;
 use Linguator\Core\Steps\Switches\SetSwitch;
 use Linguator\Core\Steps\Switches\SwitchReview;
+use Linguator\Core\Steps\Travel\Draft;
 use Linguator\Core\Steps\Travel\KeepReading;
 use Linguator\Core\Steps\Travel\TravelReview;
+use Linguator\Core\Steps\Travel\TravelState;
+use Linguator\Core\Travel\Reading;
 
 /**
  * A dance made for a rig: what it showed, and what of that would be written into which step, all of it or line by line. Thresholds are not
@@ -39,13 +44,14 @@ final readonly class RigDance
 
     /**
      * @param  Node  $told  With `log` and `prompts`, as the verb `dance` takes them; the script is the rig's.
+     * @param  bool  $isShort  The sticks only were asked for.
      *
      * @throws DocumentError at what is no log.
      */
-    public function __construct(private RigDocument $rig, Node $told)
+    public function __construct(private RigDocument $rig, Node $told, bool $isShort = false)
     {
         $this->order = new OrderReview($rig);
-        $script = (new DanceScript($rig))->moves();
+        $script = (new DanceScript($rig, $isShort))->moves();
         $this->deduction = new Deduction(ChannelLog::fromNodes($told->nodes('log')), $script, Prompt::all($told, count($script)), $this->expected());
     }
 
@@ -120,9 +126,23 @@ final readonly class RigDance
             $this->hasRate($channel) => 'A rate or expo is set on it, so its ends are not the whole way. Dance at full rate, or take it only if it was off.',
             default => null,
         };
-        $line = new DanceLine("travel/$letter->value", 'travel', "travel of {$letter->functionName()}", sprintf('%g / %g / %g µs read', $lo, $mid, $hi).($isReversed ? ', falling' : ''), $this->moveOf($read), $doubt);
+        $said = sprintf('%g / %g / %g µs read', $lo, $mid, $hi).($isReversed ? ', falling' : '').$this->comesTo($channel, $isReversed ? Reading::falling($hi, $mid, $lo) : Reading::of($lo, $mid, $hi), $isReversed);
+        $line = new DanceLine("travel/$letter->value", 'travel', "travel of {$letter->functionName()}", $said, $this->moveOf($read), $doubt);
 
         return new DanceWriting($line, static fn (): Intent => KeepReading::read(new Node($told)));
+    }
+
+    /** What such a reading says of settings that were entered since the last one: confirmed, or how far they are off. */
+    private function comesTo(int $channel, Reading $reading, bool $isReversed): string
+    {
+        $row = (new TravelReview($this->rig))->row($channel);
+        $now = (new ChannelRecord($this->rig, $channel))->now();
+        if ($row === null || $now->reversed !== $isReversed || ! in_array($row->state(), [TravelState::Set, TravelState::Residue, TravelState::Confirmed], true)) {
+            return '';
+        }
+        $read = (new TravelReview($this->rig, [$channel => new Draft(new ReadingTaken($reading, $now), false)]))->row($channel);
+
+        return $read?->state() === TravelState::Confirmed ? ', as it should be: confirmed' : sprintf(', %g µs off still', round($read?->residueUs() ?? 0.0, 1));
     }
 
     private function hasRate(int $channel): bool

@@ -37,6 +37,11 @@ final class Live implements FrameSink
 
     private int $bad = 0;
 
+    /** When what is pushed now came, and when the newest good frame did (ms since listening began). */
+    private float $atMs = 0.0;
+
+    private ?float $lastMs = null;
+
     /** @var array<int, int> */
     private array $last = [];
 
@@ -53,8 +58,10 @@ final class Live implements FrameSink
     {
     }
 
-    public function push(string $bytes): void
+    /** @param  float  $atMs  When they came, since listening began (ms): the time of a value is when it reached this machine, not when it is shown. */
+    public function push(string $bytes, float $atMs = 0.0): void
     {
+        $this->atMs = $atMs;
         $this->bytes += strlen($bytes);
         if ($this->framer !== null) {
             $this->framer->push(new TimedBytes($bytes), $this);
@@ -94,6 +101,7 @@ final class Live implements FrameSink
             'bytes' => $this->bytes,
             'good' => $this->good,
             'bad' => $this->bad,
+            't_ms' => $this->lastMs,
             'flags' => array_map(fn (int $bit): bool => ($this->flags >> $bit & 1) === 1, $this->card?->flagPart()?->flagBits() ?? []),
             'channels' => $channels,
         ];
@@ -110,6 +118,7 @@ final class Live implements FrameSink
                 $this->high[$channel] = max($this->high[$channel] ?? $count, $count);
             }
             $this->good++;
+            $this->lastMs = $this->atMs;
         }
     }
 

@@ -47,6 +47,20 @@ final readonly class ValueRows implements \Countable, \IteratorAggregate
         return $this->all === [] ? [] : array_keys($this->all[count($this->all) - 1]->us);
     }
 
+    /** @return list<array{t_ms: float, us: list<float>}> Rows in which every channel has come, with their times from the first row on. */
+    public function whole(): array
+    {
+        $channels = $this->channels();
+        $rows = [];
+        foreach ($this->all as $row) {
+            if (count($row->us) === count($channels)) {
+                $rows[] = ['t_ms' => round($row->ms - $this->beginMs(), 3), 'us' => array_map(static fn (int $channel): float => $row->us[$channel], $channels)];
+            }
+        }
+
+        return $rows;
+    }
+
     /** @return list<float> µs; rows before it first came are left out. */
     public function of(int $channel): array
     {

@@ -28,7 +28,7 @@ const KEPT_ROWS = 20_000
  * A dance as it goes on: one move asked for at a time, and the next when the bench has seen it. What was seen is the bench's word; this only
  * keeps the rows and says which move is asked for.
  */
-export function useDance(slug: () => string, moves: () => DanceSetUp['moves']) {
+export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], isShort: () => boolean) {
   const state = ref<'off' | 'on' | 'done'>('off')
   /** All rows; drawn are those of a moment ago. */
   let kept: Row[] = []
@@ -76,7 +76,7 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves']) {
     if (isAsking || kept.length < 2) return
     isAsking = true
     try {
-      shown.value = await postJson<DanceShown>(`/rigs/${slug()}/dance`, { log: kept, prompts: prompts.value })
+      shown.value = await postJson<DanceShown>(`/rigs/${slug()}/dance`, { log: kept, prompts: prompts.value, short: isShort() })
       problem.value = ''
     } catch (error) {
       problem.value = sentenceOf(error)
@@ -137,6 +137,15 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves']) {
     }
   }
 
+  /** A log that is there already, read as a dance for which nobody asked. */
+  async function readWhole(log: Row[]): Promise<void> {
+    stop()
+    ;[prompts.value, shown.value, kept, ownPrompts] = [[], null, log, null]
+    problem.value = silence.value = whyNot.value = ''
+    isRehearsal.value = false
+    await finish()
+  }
+
   function stop(): void {
     window.clearInterval(timer)
     source?.stop()
@@ -154,5 +163,5 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves']) {
 
   onBeforeUnmount(stop)
 
-  return { state, rows, prompts, shown, problem, silence, isRehearsal, whyNot, at, isSeen, start, next, again, finish }
+  return { state, rows, prompts, shown, problem, silence, isRehearsal, whyNot, at, isSeen, start, readWhole, next, again, finish }
 }

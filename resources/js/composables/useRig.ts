@@ -83,7 +83,7 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
   }
 
   /** What a dance showed is written: its log goes along, so that the bench says itself what it shows. */
-  async function takeDance(told: { log: unknown[]; prompts: unknown[]; keys: string[]; by: string }): Promise<boolean> {
+  async function takeDance(told: { log: unknown[]; prompts: unknown[]; short: boolean; keys: string[]; by: string }): Promise<boolean> {
     return said(await line(() => send(`/rigs/${toValue(slug)}/dance/take`, postJson, told, () => void takeDance(told))))
   }
 

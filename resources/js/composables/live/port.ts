@@ -15,10 +15,14 @@ export function portSource(port: number): LiveSource {
       abort = new AbortController()
       const response = await streamFrom('/live/tcp', { port, format: '' }, abort.signal)
       let many = 0
+      let last = -1
       void listen(response, (seen) => {
         const us = seen.channels.map((channel) => channel.us)
         if (many === 0) many = us.length
-        if (us.length > 0 && us.length === many) take({ t_ms: performance.now(), us })
+        // The time is the server's: here answers may come in bunches. The same frame told once more is none.
+        if (us.length === 0 || us.length !== many || seen.t_ms === null || seen.t_ms <= last) return
+        last = seen.t_ms
+        take({ t_ms: seen.t_ms, us })
       })
         .then(() => ended('The sender has closed the connection.'))
         .catch((error: unknown) => {

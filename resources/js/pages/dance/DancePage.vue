@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { getJson, postJson, sentenceOf } from '@/api/http'
+import { deskQuery } from '@/api/captures'
 import type { DanceSetUp } from '@/api/rigs'
 import LabelledField from '@/components/form/LabelledField.vue'
 import { gamepadSource } from '@/composables/live/gamepad'
@@ -25,9 +26,11 @@ const AT_THE_HANDSET = 'A game controller shows axes of the handset, not channel
 const route = useRoute()
 const router = useRouter()
 const slug = computed(() => String(route.params.slug))
+/** The sticks only, once more: whether what was entered came out. */
+const isShort = computed(() => route.query.short === '1')
 const setUp = useQuery({
-  queryKey: computed(() => ['dance', slug.value] as const),
-  queryFn: ({ signal }) => getJson<DanceSetUp>(`/rigs/${slug.value}/dance`, signal),
+  queryKey: computed(() => ['dance', slug.value, isShort.value] as const),
+  queryFn: ({ signal }) => getJson<DanceSetUp>(`/rigs/${slug.value}/dance${isShort.value ? '?short=1' : ''}`, signal),
   staleTime: 0,
 })
 const moves = computed(() => setUp.data.value?.moves ?? [])
@@ -35,25 +38,54 @@ const handle = useRig(slug)
 const dance = useDance(
   () => slug.value,
   () => moves.value,
+  () => isShort.value,
 )
 const { state, rows, shown, problem, silence, isRehearsal, whyNot, at, isSeen } = dance
 const port = ref('4420')
 const beginning = ref('')
 const asked = computed(() => moves.value[at.value] ?? null)
+const fault = ref('')
+/** It was written: what comes next stands there instead of what was found. */
+const isWritten = ref(false)
+const captures = useQuery(deskQuery)
+const capture = ref(typeof route.query.capture === 'string' ? route.query.capture : '')
 
 async function rehearse(): Promise<void> {
   beginning.value = ''
   try {
-    const made = await postJson<{ log: Row[]; prompts: Prompt[] }>(`/rigs/${slug.value}/dance/stand-in`, { seed: Math.floor(Math.random() * SEEDS) })
+    const made = await postJson<{ log: Row[]; prompts: Prompt[] }>(`/rigs/${slug.value}/dance/stand-in`, {
+      seed: Math.floor(Math.random() * SEEDS),
+      short: isShort.value,
+      ...(fault.value === '' ? {} : { faults: [fault.value] }),
+    })
     await dance.start(logSource(made.log, STAND_IN_SPEED), made.prompts, NOBODY)
   } catch (error) {
     beginning.value = sentenceOf(error)
   }
 }
 
+/** A capture that is there already. */
+async function readCapture(): Promise<void> {
+  beginning.value = ''
+  try {
+    // How the desk reads it, where it comes from there.
+    const { line, as } = capture.value === route.query.capture ? route.query : {}
+    const options = Object.fromEntries(Object.entries({ line, as }).filter(([, told]) => typeof told === 'string'))
+    const { log } = await postJson<{ log: Row[] }>(`/rigs/${slug.value}/dance/capture`, { capture: Number(capture.value), options })
+    await dance.readWhole(log)
+  } catch (error) {
+    beginning.value = sentenceOf(error)
+  }
+}
+
 async function take(keys: string[], by: string): Promise<void> {
-  const isKept = await handle.takeDance({ log: rows.value, prompts: dance.prompts.value, keys, by })
-  if (isKept) await router.push(`/rigs/${slug.value}/travel`)
+  isWritten.value = await handle.takeDance({ log: rows.value, prompts: dance.prompts.value, short: isShort.value, keys, by })
+}
+
+async function once(short: boolean): Promise<void> {
+  isWritten.value = false
+  state.value = 'off'
+  await router.replace({ query: short ? { short: '1' } : {} })
 }
 
 useEventListener('keydown', (event) => {
@@ -73,7 +105,11 @@ useEventListener('keydown', (event) => {
     </h1>
     <p v-if="setUp.error.value" class="band stop" role="alert">{{ sentenceOf(setUp.error.value) }}</p>
     <template v-if="state === 'off' && setUp.data.value">
-      <p class="muted">
+      <p v-if="isShort" class="muted">
+        Propellers off. The sticks only, once more: whether what was entered in the handset came out.
+        <button type="button" class="link-button" @click="once(false)">The whole dance</button>
+      </p>
+      <p v-else class="muted">
         Propellers off. Twenty seconds instead of Order, Travel and Switches by hand: move one control after the other as it is asked, each to its
         end, and hold it for a moment. Trims at zero, rates off.
       </p>
@@ -100,7 +136,26 @@ useEventListener('keydown', (event) => {
           <h3>Without gear</h3>
           <p class="muted small">The rig's dry bench dances by itself, to see how it goes. Nothing is written.</p>
           <p v-if="setUp.data.value.stand_in_refusal" class="muted small">{{ setUp.data.value.stand_in_refusal }}</p>
-          <a-button v-else @click="rehearse">Let the stand-in dance</a-button>
+          <template v-else>
+            <LabelledField label="With a fault in it"
+              ><select v-model="fault" class="field">
+                <option value="">none</option>
+                <option v-for="one in setUp.data.value.faults" :key="one.cause" :value="one.cause">{{ one.says }}</option>
+              </select></LabelledField
+            >
+            <a-button @click="rehearse">Let the stand-in dance</a-button>
+          </template>
+        </div>
+        <div v-if="(captures.data.value?.captures ?? []).length > 0">
+          <h3>A capture of the desk</h3>
+          <p class="muted small">Taken while somebody moved the controls in this order, hands off first.</p>
+          <LabelledField label="Capture"
+            ><select v-model="capture" class="field">
+              <option value="">choose one</option>
+              <option v-for="one in captures.data.value?.captures ?? []" :key="one.id" :value="String(one.id)">{{ one.name }}</option>
+            </select></LabelledField
+          >
+          <a-button :disabled="capture === ''" @click="readCapture">Read it as a dance</a-button>
         </div>
       </div>
       <p v-if="beginning || problem" class="band stop" role="alert">{{ beginning || problem }}</p>
@@ -130,7 +185,17 @@ useEventListener('keydown', (event) => {
     </template>
 
     <DanceLines v-if="state !== 'off'" :rows="rows" :shown="shown" />
-    <template v-if="state === 'done' && shown">
+    <section v-if="state === 'done' && isWritten" class="written" aria-labelledby="written-title">
+      <h2 id="written-title" tabindex="-1">Written</h2>
+      <p>
+        Now enter in the handset what <RouterLink :to="`/rigs/${slug}/travel`">Travel has computed</RouterLink> and tick it there. Then dance the
+        sticks once more: that confirms it.
+      </p>
+      <p>
+        <a-button type="primary" @click="once(true)">Dance the sticks once more</a-button>
+      </p>
+    </section>
+    <template v-else-if="state === 'done' && shown">
       <DanceFound :shown="shown" :moves="moves" :why-not="whyNot" :is-sending="handle.isSending.value" @take="take" @again="state = 'off'" />
       <p><a-button @click="state = 'off'">Another dance</a-button></p>
     </template>

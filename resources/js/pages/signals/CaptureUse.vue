@@ -120,6 +120,17 @@ const NAMES: Record<string, string> = { A: 'aileron', E: 'elevator', T: 'throttl
           >Judge the order</RouterLink
         >
       </li>
+      <li>
+        <div>
+          <b>As a dance</b>
+          <p class="muted small">
+            Hands off first, then every stick, switch and knob in the order the dance asks for: order, travel and levels at once.
+          </p>
+        </div>
+        <RouterLink :to="{ path: `/rigs/${slug}/dance`, query: { capture: capture.id, line: options.line, as: options.as } }" class="go"
+          >Read it as a dance</RouterLink
+        >
+      </li>
       <li v-if="look.failsafe.length > 0">
         <div>
           <b>As a failsafe test</b>

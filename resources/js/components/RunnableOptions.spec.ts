@@ -3,8 +3,8 @@ import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { defineComponent, h } from 'vue'
 import { rigsQuery, samplesQuery } from '@/api/rigs'
-import RunnableOptions from '@/components/RunnableOptions.vue'
-import { useRunnable } from './useRunnable'
+import RunnableOptions from './RunnableOptions.vue'
+import { useRunnable } from '@/composables/useRunnable'
 
 const shown = (rigs: { slug: string; name: string }[]) => {
   const client = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } })
