@@ -117,6 +117,7 @@ Route::prefix('api/v1')->group(function (): void {
 
     Route::post('live/tcp', [LiveController::class, 'tcp']);
     Route::post('live/bytes', [LiveController::class, 'bytes']);
+    Route::post('live/sound', [LiveController::class, 'sound']);
 
     Route::get('search', SearchController::class);
 });

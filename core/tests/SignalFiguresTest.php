@@ -11,15 +11,19 @@ use Linguator\Core\Capture\Source;
 use Linguator\Core\Capture\VcdReader;
 use Linguator\Core\Capture\WavReader;
 use Linguator\Core\Capture\WavWriter;
+use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\ChannelBits;
 use Linguator\Core\Format\FormatCard;
+use Linguator\Core\Format\Formats;
 use Linguator\Core\Format\FrameAnatomy;
 use Linguator\Core\Format\FrameLayout;
 use Linguator\Core\Line\Edges;
 use Linguator\Core\Line\Pulses;
 use Linguator\Core\Signal\Block;
+use Linguator\Core\Signal\CaptureDesk;
 use Linguator\Core\Signal\ChannelTally;
 use Linguator\Core\Signal\Live;
+use Linguator\Core\Signal\LiveSound;
 use Linguator\Core\Signal\PeriodTally;
 use Linguator\Core\Signal\QuietestSecond;
 use Linguator\Core\Signal\Span;
@@ -254,3 +258,20 @@ it('shows live what a decoding of the same bytes says, in pieces of any size', f
     expect($seen['card'])->toBe($id)->and($seen['good'])->toBe(120)->and($seen['bad'])->toBe(0)
         ->and(array_column($seen['channels'], 'us', 'channel'))->toEqualWithDelta(array_map($card->scale->us(...), $last), 1e-6);
 })->with(['s100i', 's420c', 's115u', 's115t', 's115t-10', 's115f']);
+
+it('hears a pulse train in a tenth of a second of a sound input, and says why where it hears none', function () {
+    $wav = (string) file_get_contents(dirname(__DIR__, 2).'/demo/captures/mudlark-train.wav');
+    $desk = new CaptureDesk(Formats::shipped(), new Schemas);
+    $ear = new LiveSound($desk, 48_000);
+    // What the whole recording shows at this time, to its grain: the same train, wherever the stretch is cut.
+    foreach ([0, 0.31, 0.777, 1.2] as $second) {
+        $heard = $ear->heard(substr($wav, 44 + 2 * (int) ($second * 48_000), 9600));
+        expect($heard->format)->toBe('ppm')->and($heard->channels)->toHaveCount(6)->and($heard->says)->toBeNull()->and($heard->grain_us)->toBe(20.8);
+        $us = array_column($heard->channels, 'us', 'channel');
+        expect(min($us))->toBeGreaterThan(980)->and(max($us))->toBeLessThan(2020);
+    }
+    expect($ear->heard('')->says)->toStartWith('Nothing is heard')
+        ->and($ear->heard(str_repeat("\x10\x00", 4800))->says)->toStartWith('Nothing is heard')
+        ->and($ear->heard(implode('', array_map(static fn (int $k): string => pack('v', (int) (9000 * sin($k / 7)) & 0xFFFF), range(1, 4800))))->says)->toStartWith('Something is heard')
+        ->and($ear->heard(substr($wav, 44, 900))->format)->toBeNull();
+});

@@ -14,7 +14,9 @@ use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\Formats;
+use Linguator\Core\Signal\CaptureDesk;
 use Linguator\Core\Signal\Live;
+use Linguator\Core\Signal\LiveSound;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Listens to bytes as they come: from a port on this machine, or as the browser's serial interface hands them on. */
@@ -34,6 +36,12 @@ final readonly class LiveController
     private const CHUNK_BYTES = 8192;
 
     private const WINDOW_BYTES = 16_384;
+
+    /** A fifth of a second of the finest input. */
+    private const MOST_SAMPLES = 38_400;
+
+    /** Samples a second that a sound input may have. */
+    private const RATES = [8000, 192_000];
 
     public function __construct(private Formats $formats, private ReadCapture $read)
     {
@@ -73,6 +81,21 @@ final readonly class LiveController
         $live->finish();
 
         return Answer::json($live->snapshot());
+    }
+
+    /** The newest stretch of what a sound input hears, as hex of 16-bit samples of one side, low byte first. */
+    public function sound(Request $request, CaptureDesk $desk): JsonResponse
+    {
+        $document = RequestDocument::of($request);
+        [$hex, $rate] = [$document->text('hex'), $document->int('rate')];
+        if (strlen($hex) % 4 !== 0 || ! ctype_xdigit($hex) || strlen($hex) > 4 * self::MOST_SAMPLES) {
+            throw DocumentError::at('hex', 'Expected hex of 16-bit samples, at most '.self::MOST_SAMPLES.' of them.');
+        }
+        if ($rate < self::RATES[0] || $rate > self::RATES[1]) {
+            throw DocumentError::at('rate', "Found $rate samples a second; expected ".self::RATES[0].' to '.self::RATES[1].'.');
+        }
+
+        return Answer::json((new LiveSound($desk, $rate))->heard((string) hex2bin($hex)));
     }
 
     /** @param  resource  $socket */

@@ -48,6 +48,8 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
   let isAsking = false
   let lastAt = 0
   let tries = 0
+  /** Why nothing comes, where the source knows. */
+  let told = ''
 
   const at = computed(() => prompts.value[prompts.value.length - 1]?.move ?? 0)
   const now = () => kept[kept.length - 1]?.t_ms ?? 0
@@ -111,7 +113,7 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
   }
 
   async function tick(): Promise<void> {
-    if (performance.now() - lastAt > SILENT_MS) silence.value = 'Nothing comes in: look at the lead and at the sender. It goes on by itself.'
+    if (performance.now() - lastAt > SILENT_MS) silence.value = told || 'Nothing comes in: look at the lead and at the sender. It goes on by itself.'
     await ask()
     if (state.value === 'on') goOn()
   }
@@ -125,9 +127,13 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
     isRehearsal.value = own !== null
     whyNot.value = notWritten
     try {
-      await from.start(take, (why) => {
-        if (why !== '') problem.value = why
-        void finish()
+      await from.start({
+        take,
+        ended: (why) => {
+          if (why !== '') problem.value = why
+          void finish()
+        },
+        seen: (now) => (told = now.says ?? ''),
       })
       state.value = 'on'
       timer = window.setInterval(() => void tick(), ASK_MS)

@@ -15,7 +15,7 @@ const connected = () => navigator.getGamepads().find((pad) => pad !== null) ?? n
 export function gamepadSource(): LiveSource {
   let frame = 0
   return {
-    start(take, ended) {
+    start({ take, ended }) {
       const first = connected()
       if (!first) return Promise.reject(new Error('No game controller is seen. Plug the handset in, move a stick, and try again.'))
       let many = 0

@@ -6,7 +6,7 @@ const TICK_MS = 20
 export function logSource(rows: Row[], speed: number): LiveSource {
   let timer = 0
   return {
-    start(take, ended) {
+    start({ take, ended }) {
       const began = performance.now()
       const first = rows[0]?.t_ms ?? 0
       let at = 0

@@ -1,32 +1,38 @@
 import type { LiveSeen } from '@/api/captures'
 import { linesOf, streamFrom } from '@/api/http'
-import type { LiveSource } from './source'
+import { type LiveSource, rowsFor } from './source'
 
-/** What a sender on a port of this machine says, read by the core as it comes. */
-export function portSource(port: number): LiveSource {
+const ENDED: Record<string, string> = {
+  sender: 'The sender has closed the connection.',
+  time: 'Five minutes have passed; listen again if you need more.',
+}
+
+/** What a sender on a port of this machine says, read by the core as it comes. Its times are those at which it reached this machine. */
+export function portSource(port: number, format = ''): LiveSource {
   let abort: AbortController | null = null
 
-  async function listen(response: Response, take: (seen: LiveSeen) => void): Promise<void> {
-    for await (const lines of linesOf(response)) for (const line of lines) take(JSON.parse(line) as LiveSeen)
-  }
-
   return {
-    async start(take, ended) {
-      abort = new AbortController()
-      const response = await streamFrom('/live/tcp', { port, format: '' }, abort.signal)
-      let many = 0
+    async start(listener) {
+      const own = (abort = new AbortController())
+      const response = await streamFrom('/live/tcp', { port, format }, own.signal)
+      const hand = rowsFor(listener)
       let last = -1
-      void listen(response, (seen) => {
-        const us = seen.channels.map((channel) => channel.us)
-        if (many === 0) many = us.length
-        // The time is the server's: here answers may come in bunches. The same frame told once more is none.
-        if (us.length === 0 || us.length !== many || seen.t_ms === null || seen.t_ms <= last) return
-        last = seen.t_ms
-        take({ t_ms: seen.t_ms, us })
-      })
-        .then(() => ended('The sender has closed the connection.'))
-        .catch((error: unknown) => {
-          if (!(error instanceof DOMException)) ended('The connection broke: look at the sender.')
+      let why = ENDED['sender'] ?? ''
+      const listen = async (): Promise<void> => {
+        for await (const lines of linesOf(response)) {
+          for (const line of lines) {
+            const now = JSON.parse(line) as LiveSeen
+            if (now.ended) why = ENDED[now.ended] ?? why
+            // The same frame told once more is none.
+            if (now.t_ms === null || now.t_ms <= last) listener.seen?.(now)
+            else hand(now, (last = now.t_ms))
+          }
+        }
+      }
+      void listen()
+        .then(() => listener.ended(why))
+        .catch(() => {
+          if (!own.signal.aborted) listener.ended('The connection broke: look at the sender.')
         })
     },
     stop: () => abort?.abort(),

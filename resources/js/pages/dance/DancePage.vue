@@ -5,11 +5,14 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { getJson, postJson, sentenceOf } from '@/api/http'
 import { deskQuery } from '@/api/captures'
+import { choicesQuery } from '@/api/choices'
 import type { DanceSetUp } from '@/api/rigs'
 import LabelledField from '@/components/form/LabelledField.vue'
 import { gamepadSource } from '@/composables/live/gamepad'
 import { logSource } from '@/composables/live/log'
+import { lineInSource } from '@/composables/live/lineIn'
 import { portSource } from '@/composables/live/port'
+import { hasSerial, serialSource } from '@/composables/live/serial'
 import type { Row } from '@/composables/live/source'
 import { type Prompt, useDance } from '@/composables/useDance'
 import { useRig } from '@/composables/useRig'
@@ -42,6 +45,12 @@ const dance = useDance(
 )
 const { state, rows, shown, problem, silence, isRehearsal, whyNot, at, isSeen } = dance
 const port = ref('4420')
+const choices = useQuery(choicesQuery)
+const lines = computed(() => choices.data.value?.lines ?? [])
+const line = ref('')
+const chosenLine = computed(() => lines.value.find((one) => one.title === line.value) ?? lines.value[0] ?? null)
+/** Values whose grain is a sound input's: good to see what moves, not to set ends by. */
+const BY_EAR = 'A sound input reads to its grain of about twenty µs only: nothing of it is written. Take the ends from a port or an adapter.'
 const beginning = ref('')
 const asked = computed(() => moves.value[at.value] ?? null)
 const fault = ref('')
@@ -124,6 +133,25 @@ useEventListener('keydown', (event) => {
           <p class="muted small">What the receiver sends, over a serial-to-network adapter. Order, travel and levels as they arrive.</p>
           <LabelledField label="Port"><input v-model="port" class="field port" inputmode="numeric" maxlength="5" /></LabelledField>
           <a-button type="primary" @click="dance.start(portSource(Number(port)), null, '')">Dance on this port</a-button>
+        </div>
+        <div v-if="hasSerial()">
+          <h3>A USB serial adapter</h3>
+          <p class="muted small">What the receiver sends, handed to this page by the browser. Inverted lines through an inverter.</p>
+          <LabelledField label="Line"
+            ><select v-model="line" class="field">
+              <option v-for="one in lines" :key="one.title" :value="one === lines[0] ? '' : one.title">{{ one.title }}</option>
+            </select></LabelledField
+          >
+          <a-button :disabled="chosenLine === null" @click="chosenLine && dance.start(serialSource(chosenLine), null, '')"
+            >Choose the adapter</a-button
+          >
+        </div>
+        <div>
+          <h3>The sound input</h3>
+          <p class="muted small">
+            A trainer socket into line-in: its pulse train, to a grain of about twenty µs. To see what moves; nothing is written.
+          </p>
+          <a-button @click="dance.start(lineInSource(), null, BY_EAR)">Dance by ear</a-button>
         </div>
         <div>
           <h3>A game controller</h3>

@@ -4,6 +4,10 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { deskQuery } from '@/api/captures'
 import { choicesQuery, type LineChoice } from '@/api/choices'
+import { lineInSource } from '@/composables/live/lineIn'
+import { portSource } from '@/composables/live/port'
+import { hasSerial, serialSource } from '@/composables/live/serial'
+import type { LiveSource } from '@/composables/live/source'
 import { useLive } from '@/composables/useLive'
 import { figure } from '@/lib/numberText'
 import ChannelMeters from './ChannelMeters.vue'
@@ -17,10 +21,19 @@ const port = ref(USUAL_PORT)
 const format = ref('')
 const line = ref<LineChoice | null>(null)
 watch(lines, (now) => (line.value ??= now[0] ?? null), { immediate: true })
-const { seen, state, problem, rate, listen, listenToSerial, stop, hasSerial } = useLive(format)
+const { seen, isOn, problem, silence, rate, listen, stop } = useLive()
+type Kind = 'tcp' | 'serial' | 'sound'
+const kind = ref<Kind>('tcp')
+const state = computed(() => (isOn.value ? kind.value : 'off'))
+
+function hear(which: Kind, source: LiveSource): void {
+  kind.value = which
+  void listen(source)
+}
 
 const sentence = computed(() => {
   if (seen.value === null) return state.value === 'off' ? '' : 'Listening; nothing has come yet.'
+  if (seen.value.format === null && kind.value === 'sound') return 'Listening to the sound input.'
   if (seen.value.format === null) return `${seen.value.bytes} bytes have come; none of the known formats is in them yet.`
   return `This is ${seen.value.name}.`
 })
@@ -37,7 +50,7 @@ const keepPort = (value: number | null) => {
     <p><RouterLink to="/signals">Signal desk</RouterLink></p>
     <h1>Listen live</h1>
     <div class="sources">
-      <form @submit.prevent="listen(port)">
+      <form @submit.prevent="hear('tcp', portSource(port, format))">
         <h2>A port on this machine</h2>
         <p class="muted small">
           A serial-to-network adapter, or a stand-in:
@@ -51,7 +64,7 @@ const keepPort = (value: number | null) => {
       </form>
       <div>
         <h2>A USB serial adapter</h2>
-        <p v-if="!hasSerial" class="muted small">
+        <p v-if="!hasSerial()" class="muted small">
           This browser does not hand serial adapters to pages; one that does (on a computer, not a phone) can listen here.
         </p>
         <template v-else>
@@ -63,12 +76,23 @@ const keepPort = (value: number | null) => {
                 <option v-for="one in lines" :key="one.title" :value="one">{{ one.title }}</option>
               </select></label
             >
-            <a-button v-if="state !== 'serial'" type="primary" :disabled="line === null" @click="line && listenToSerial(line)"
+            <a-button v-if="state !== 'serial'" type="primary" :disabled="line === null" @click="line && hear('serial', serialSource(line, format))"
               >Choose the adapter</a-button
             >
             <a-button v-else @click="stop">Stop</a-button>
           </div>
         </template>
+      </div>
+      <div>
+        <h2>The sound input</h2>
+        <p class="muted small">
+          A trainer socket on a lead into line-in, its level low. A pulse train only; each sample is a grain of the value, so read it for movement and
+          order, not to the microsecond.
+        </p>
+        <div class="row">
+          <a-button v-if="state !== 'sound'" type="primary" @click="hear('sound', lineInSource())">Hear the input</a-button>
+          <a-button v-else @click="stop">Stop</a-button>
+        </div>
       </div>
       <label class="as"
         >Read as
@@ -78,11 +102,11 @@ const keepPort = (value: number | null) => {
         </select></label
       >
     </div>
-    <p v-if="problem" class="band" role="alert">{{ problem }}</p>
+    <p v-if="problem || silence" class="band" role="alert">{{ problem || silence }}</p>
     <section v-if="sentence" aria-label="What comes in">
       <p class="sentence" role="status">{{ sentence }}</p>
       <p v-if="seen?.format" class="figures">
-        <template v-if="state !== 'serial'"
+        <template v-if="kind === 'tcp'"
           ><span
             ><b class="value">{{ figure(rate, 0) }}</b> frames/s</span
           >
@@ -91,7 +115,10 @@ const keepPort = (value: number | null) => {
           ></template
         >
         <span
-          ><b class="value">{{ seen.bad }}</b> bad{{ state === 'serial' ? ' in the last stretch' : '' }}</span
+          ><b class="value">{{ seen.bad }}</b> bad{{ kind === 'tcp' ? '' : ' in the last stretch' }}</span
+        >
+        <span v-if="seen.grain_us"
+          >grain <b class="value">{{ figure(seen.grain_us) }}</b> µs</span
         >
         <span v-for="[name] in up" :key="name" class="flag">▲ {{ name === 'failsafe' ? 'failsafe' : 'frame lost' }}</span>
       </p>

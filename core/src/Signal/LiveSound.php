@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Linguator\Core\Signal;
+
+use Linguator\Core\Capture\CaptureKind;
+use Linguator\Core\Capture\Source;
+use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Wire\WireFormats;
+
+/**
+ * The last stretch of what a sound input hears, read as the recording that it is: the newest values of the pulse train in it. A stretch that
+ * holds two frames is enough; a tenth of a second does.
+ */
+final readonly class LiveSound
+{
+    /** A peak below this part of full scale is silence. */
+    private const SILENCE = 0.02;
+
+    private const FULL = 32_768;
+
+    /** @param  int  $rate  Samples a second. */
+    public function __construct(private CaptureDesk $desk, private int $rate)
+    {
+    }
+
+    /**
+     * @param  string  $samples  Of one side, 16 bits each, low byte first.
+     * @return \stdClass As `Live::snapshot`, with the grain and with why nothing is heard.
+     */
+    public function heard(string $samples): \stdClass
+    {
+        $decoding = $this->decoded($samples);
+        $tally = $decoding?->tally;
+        $channels = array_map(
+            static fn (ChannelSummary $one): array => ['channel' => $one->channel, 'us' => round($one->lastUs, 1), 'low_us' => round($one->minUs, 1), 'high_us' => round($one->maxUs, 1)],
+            $tally?->channels->summaries() ?? [],
+        );
+
+        return (object) [
+            'format' => $decoding?->format,
+            'card' => null,
+            'name' => $decoding === null ? null : WireFormats::shipped()[$decoding->format]->name ?? $decoding->format,
+            'bytes' => strlen($samples),
+            'good' => $tally->good ?? 0,
+            'bad' => $tally->bad ?? 0,
+            't_ms' => null,
+            'flags' => [],
+            'channels' => $channels,
+            'grain_us' => round(1e6 / $this->rate, 1),
+            'says' => $channels !== [] ? null : ($this->isSilent($samples) ? 'Nothing is heard: look at the lead, at the input that is chosen, and at its level.' : 'Something is heard, but no pulse train is in it: look whether it is a trainer socket, and at the level of the input.'),
+        ];
+    }
+
+    private function decoded(string $samples): ?Recognised
+    {
+        $header = 'RIFF'.pack('V', 36 + strlen($samples)).'WAVEfmt '.pack('VvvVVvv', 16, 1, 1, $this->rate, 2 * $this->rate, 2, 16).'data'.pack('V', strlen($samples));
+        try {
+            $decoding = $this->desk->decode(Source::ofText($header.$samples), (object) ['kind' => CaptureKind::Wav->value]);
+        } catch (DocumentError) {
+            // Too short, or nothing but silence.
+            return null;
+        }
+
+        // Only a train comes through a sound input whole; what else seems to be in it is none.
+        return $decoding instanceof Recognised && $decoding->format === 'ppm' ? $decoding : null;
+    }
+
+    private function isSilent(string $samples): bool
+    {
+        [$low, $high] = [0, 0];
+        foreach ((array) unpack('v*', $samples) as $one) {
+            $value = is_int($one) && $one >= self::FULL ? $one - 2 * self::FULL : (int) $one;
+            [$low, $high] = [min($low, $value), max($high, $value)];
+        }
+
+        return $high - $low < self::SILENCE * 2 * self::FULL;
+    }
+}
