@@ -32,6 +32,7 @@ use App\Http\Controllers\RigPlanController;
 use App\Http\Controllers\RigTravelController;
 use App\Http\Controllers\SampleRigController;
 use App\Http\Controllers\SearchController;
+use App\Http\Controllers\SteadyController;
 use Illuminate\Support\Facades\Route;
 
 // What the screens use. It changes things, so it carries the token against forged requests.
@@ -46,6 +47,8 @@ Route::prefix('api/v1')->group(function (): void {
     Route::post('rigs/{rig}/dance/stand-in', [DanceController::class, 'standIn']);
     Route::post('rigs/{rig}/dance/capture', [DanceController::class, 'capture']);
     Route::post('rigs/{rig}/dance/take', [DanceController::class, 'take']);
+    Route::get('rigs/{rig}/steady', [SteadyController::class, 'show']);
+    Route::post('rigs/{rig}/steady', [SteadyController::class, 'held']);
     Route::get('rigs/{rig}/like/{other}', [LikeController::class, 'show']);
     Route::post('rigs/{rig}/like/{other}', [LikeController::class, 'take']);
     Route::get('samples', SampleRigController::class);

@@ -1,5 +1,5 @@
-import { type AddressInfo, createServer, type Socket } from 'node:net'
 import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, test } from './bench'
+import { framesOf, posted, sender } from './sender'
 
 test('the stand-in dances, everything is found, and nothing of it is written', async ({ page }) => {
   test.setTimeout(120_000)
@@ -67,22 +67,6 @@ interface Danced {
   prompts: { move: number; t_ms: number }[]
 }
 
-/** Asks the bench as its own pages do. */
-const posted = <T>(page: import('@playwright/test').Page, address: string, body: unknown) =>
-  page.evaluate(
-    async ([to, told]) => {
-      const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '')
-      const response = await fetch(`/api/v1${to}`, {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
-        body: JSON.stringify(told),
-      })
-      if (!response.ok) throw new Error(`not taken: ${response.status} ${await response.text()}`)
-      return (await response.json()) as unknown
-    },
-    [address, body] as const,
-  ) as Promise<T>
-
 test('a whole dance on a port of this machine, move by move as the page asks, is written in one entry, and the sticks confirm it', async ({
   page,
 }) => {
@@ -90,36 +74,26 @@ test('a whole dance on a port of this machine, move by move as the page asks, is
   const address = await copyOf(page, 'dunlin', 'Turnstone wire')
   await page.goto(`${address}/dance`)
   const danced = await posted<Danced>(page, `${address}/dance/stand-in`, { seed: 8 })
-  const frames = danced.log.map(({ us }) => ({ us: Array.from({ length: 16 }, (_, k) => us[k] ?? 1500) }))
-  const { hex } = await posted<{ hex: string[] }>(page, '/encode', { format: 's115e', frames })
-  const bytes = hex.map((one) => Buffer.from(one, 'hex'))
+  const bytes = await framesOf(
+    page,
+    danced.log.map(({ us }) => us),
+  )
   /** Frames of a move: from where it is asked to where the next one is. */
   const stretch = (move: number) => {
     const from = danced.prompts[move]?.t_ms ?? 0
     const to = danced.prompts[move + 1]?.t_ms ?? Infinity
     return danced.log.flatMap(({ t_ms }, k) => (t_ms >= from && t_ms < to ? [bytes[k] ?? Buffer.alloc(0)] : []))
   }
-  // A receiver: it sends what it was told last, and what it is told next at its own pace.
-  let queue: typeof bytes = []
-  let last = bytes[0] ?? Buffer.alloc(0)
-  const sockets = new Set<Socket>()
-  const server = createServer((socket) => {
-    sockets.add(socket)
-    socket.on('error', () => sockets.delete(socket))
-    socket.on('close', () => sockets.delete(socket))
-  })
-  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
-  const pace = setInterval(() => {
-    last = queue.shift() ?? last
-    for (const socket of sockets) socket.write(last)
-  }, 20)
+  // A receiver, at its own pace.
+  const receiver = await sender(20)
+  receiver.send(bytes.slice(0, 1))
   try {
-    await page.getByRole('textbox', { name: 'Port' }).fill(String((server.address() as AddressInfo).port))
+    await page.getByRole('textbox', { name: 'Port' }).fill(String(receiver.port))
     await page.getByRole('button', { name: 'Dance on this port' }).click()
     const count = page.getByText(/^\d+ of 9$/)
     for (let move = 0; move < 9; move++) {
       await expect(count).toHaveText(`${move + 1} of 9`, { timeout: 20_000 })
-      queue = stretch(move)
+      receiver.send(stretch(move))
     }
     await expect(page.getByRole('heading', { name: 'What was found' })).toBeVisible({ timeout: 30_000 })
     await expect(page.getByText('Not certain')).toHaveCount(0)
@@ -132,18 +106,16 @@ test('a whole dance on a port of this machine, move by move as the page asks, is
 
     await page.getByRole('button', { name: 'Dance the sticks once more' }).click()
     await expect(page.getByText('The sticks only, once more')).toBeVisible()
-    await page.getByRole('textbox', { name: 'Port' }).fill(String((server.address() as AddressInfo).port))
+    await page.getByRole('textbox', { name: 'Port' }).fill(String(receiver.port))
     await page.getByRole('button', { name: 'Dance on this port' }).click()
     const sticks = page.getByText(/^\d+ of 6$/)
     for (let move = 0; move < 6; move++) {
       await expect(sticks).toHaveText(`${move + 1} of 6`, { timeout: 20_000 })
-      queue = stretch(move < 5 ? move : 8)
+      receiver.send(stretch(move < 5 ? move : 8))
     }
     await expect(page.getByRole('heading', { name: 'What was found' })).toBeVisible({ timeout: 30_000 })
     await expect(page.getByText(/as it should be: confirmed|µs off still|µs read/).first()).toBeVisible()
   } finally {
-    clearInterval(pace)
-    for (const socket of sockets) socket.destroy()
-    server.close()
+    receiver.end()
   }
 })

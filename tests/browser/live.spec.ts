@@ -1,6 +1,6 @@
-import { type AddressInfo, createServer, type Socket } from 'node:net'
 import { resolve } from 'node:path'
-import { expect, expectAccessible, test } from './bench'
+import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, test } from './bench'
+import { framesOf, sender } from './sender'
 
 const launched = {
   executablePath: '/usr/bin/chromium',
@@ -34,44 +34,78 @@ test.describe('the sound input', () => {
 })
 
 test('a sender that falls silent is said at once, and it takes up again by itself', async ({ page }) => {
-  const sockets = new Set<Socket>()
-  const server = createServer((socket) => {
-    sockets.add(socket)
-    socket.on('error', () => sockets.delete(socket))
-    socket.on('close', () => sockets.delete(socket))
-  })
-  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
   await page.goto('/')
-  const frame = await page.evaluate(async () => {
-    const frames = [{ us: Array.from({ length: 12 }, () => 1500) }]
-    const response = await fetch('/api/v1/encode', {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ format: 's115e', frames }),
-    })
-    return ((await response.json()) as { hex: string[] }).hex[0] ?? ''
-  })
-  let isSending = true
-  const pace = setInterval(() => {
-    if (isSending) for (const socket of sockets) socket.write(Buffer.from(frame, 'hex'))
-  }, 10)
+  const frames = await framesOf(page, [[]])
+  const sent = await sender(10)
+  sent.send(frames)
   try {
     await page.goto('/signals/live')
-    await page.getByLabel('Port').fill(String((server.address() as AddressInfo).port))
+    await page.getByLabel('Port').fill(String(sent.port))
     await page.getByRole('button', { name: 'Listen', exact: true }).click()
     await expect(page.getByText('This is eighth-µs words, 115 k with CRC-16.')).toBeVisible()
     await expect(page.getByRole('alert')).toHaveCount(0)
-    isSending = false
+    sent.silence()
     const silent = Date.now()
     await expect(page.getByRole('alert')).toContainText('Nothing comes in', { timeout: 5000 })
     // Half a second, and what this machine needs to draw it.
     expect(Date.now() - silent).toBeLessThan(1500)
-    isSending = true
+    sent.send(frames)
     await expect(page.getByRole('alert')).toHaveCount(0)
     await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible()
   } finally {
-    clearInterval(pace)
-    for (const socket of sockets) socket.destroy()
-    server.close()
+    sent.end()
+  }
+})
+
+test('sticks are read by holding them, then the levels of a switch, without a key, at the phone size', async ({ page }) => {
+  test.setTimeout(120_000)
+  await page.setViewportSize({ width: 390, height: 844 })
+  const address = await copyOf(page, 'dunlin', 'Whimbrel held')
+  await page.goto(`${address}/travel`)
+  // Aileron, elevator, throttle, rudder; then arm on channel 5 and mode on 6, as this rig has them.
+  const channels = ['Aileron', 'Elevator', 'Throttle', 'Rudder']
+  const ends: Record<string, number> = { 'let it go': 1501, 'half way': 1502, low: 1011, down: 1012, high: 1987, 'way up': 1986 }
+  const sent = await sender(15)
+  const hold = async (row: number[]) => sent.send(await framesOf(page, [row]))
+  try {
+    await hold([])
+    await page.getByText('Read by holding each stick').click()
+    await page.getByRole('textbox', { name: 'Port' }).fill(String(sent.port))
+    await page.getByRole('button', { name: 'Begin' }).click()
+    const asked = page.locator('.reader .ask')
+    for (let k = 1; k <= 12; k++) {
+      await expect(page.getByText(`${k} of 12`)).toBeVisible({ timeout: 20_000 })
+      const words = await asked.innerText()
+      const stick = channels.findIndex((name) => words.startsWith(name))
+      const us = Object.entries(ends).find(([where]) => words.includes(where))?.[1] ?? 0
+      if (k === 1) await expectAccessible(page)
+      await hold(channels.map((_, at) => (at === stick ? us : 1500)))
+    }
+    await expect(page.getByText('All are read.')).toBeVisible({ timeout: 20_000 })
+    await expect(page.getByLabel('rudder, low (µs)')).toHaveValue('1011')
+    await expect(page.getByLabel('rudder, high (µs)')).toHaveValue('1987')
+    await expect(page.getByLabel('throttle, low (µs)')).toHaveValue('1012')
+    await page.getByRole('button', { name: 'Close' }).click()
+    await expectNoSidewaysScroll(page)
+    await page.goto(`${address}/switches`)
+    await page.getByText('Read the levels of the switches').click()
+    await page.getByRole('textbox', { name: 'Port' }).fill(String(sent.port))
+    await page.getByRole('button', { name: 'Begin' }).click()
+    const LEVELS: Record<string, number> = { '1 of 2': 1013, '2 of 2': 1990, '1 of 3': 1014, '2 of 3': 1503, '3 of 3': 1991 }
+    for (let k = 1; k <= 5; k++) {
+      await expect(page.getByText(`${k} of 5`)).toBeVisible({ timeout: 20_000 })
+      const words = await asked.innerText()
+      const level = Object.entries(LEVELS).find(([position]) => words.includes(`position ${position}`))?.[1] ?? 0
+      await hold([1500, 1500, 1012, 1500, ...Array.from({ length: 12 }, () => level)])
+    }
+    await expect(page.getByText('All are read.')).toBeVisible({ timeout: 20_000 })
+    await page.getByRole('button', { name: 'Close' }).click()
+    await expect(page.getByRole('region', { name: 'Switch for arm' })).toContainText('1013')
+    await expect(page.getByRole('region', { name: 'Switch for mode' })).toContainText('1503')
+    // They are told, not only shown.
+    await page.goto(`${address}/history`)
+    await expect(page.getByText(/Channel 4 read: 1011 \/ 1501 \/ 1987 µs/)).toBeVisible()
+  } finally {
+    sent.end()
   }
 })

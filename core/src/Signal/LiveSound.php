@@ -71,7 +71,8 @@ final readonly class LiveSound
     {
         [$low, $high] = [0, 0];
         foreach ((array) unpack('v*', $samples) as $one) {
-            $value = is_int($one) && $one >= self::FULL ? $one - 2 * self::FULL : (int) $one;
+            $word = is_int($one) ? $one : 0;
+            $value = $word >= self::FULL ? $word - 2 * self::FULL : $word;
             [$low, $high] = [min($low, $value), max($high, $value)];
         }
 

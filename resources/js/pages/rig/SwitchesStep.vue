@@ -4,6 +4,8 @@ import type { RigData } from '@/api/rigs'
 import { channelFrom, functionName, isFunctionName } from '@/lib/functionName'
 import type { RigHandle } from '@/composables/useRig'
 import FindingLine from '@/components/FindingLine.vue'
+import type { Taken } from '@/composables/useSteady'
+import LiveReader from './LiveReader.vue'
 import RatesPanel from './RatesPanel.vue'
 import SwitchCard from './SwitchCard.vue'
 import MenuLine from '@/components/MenuLine.vue'
@@ -18,6 +20,17 @@ const view = computed(() => props.rig.review.switches)
 const fresh = ref('')
 const channel = ref('')
 const problem = ref('')
+/** Positions that were held, by function, until all of one are read. */
+const levels: Record<string, Record<string, number>> = {}
+
+/** The last position of a switch: its levels are told as read. */
+function heldSwitch({ ask, side, us }: Taken): void {
+  const read = (levels[ask.function] = { ...levels[ask.function], [side]: us })
+  const all = ask.holds.map((hold) => read[hold.side])
+  if (side !== ask.holds[ask.holds.length - 1]?.side || all.includes(undefined)) return
+  void props.handle.intend('set-switch', { function: ask.function, levels_us: all as [number, number] })
+}
+
 /** The fields are free for the next one at once; what was not taken comes back into them. */
 async function assign(name: string): Promise<void> {
   const typed = channel.value.trim()
@@ -58,6 +71,7 @@ async function assign(name: string): Promise<void> {
       <a-button @click="handle.intend('put-channels-right', {})">Move them</a-button>
     </p>
 
+    <LiveReader v-if="view.rows.some((row) => row.switch)" :slug="rig.slug" kind="switch" @taken="heldSwitch" />
     <SwitchCard v-for="row in view.rows" :key="row.position + row.function" :row="row" :rig="rig" :handle="handle" />
 
     <section class="add">

@@ -6,6 +6,9 @@ import { useTravelDrafts } from '@/composables/useTravelDrafts'
 import { useUnits } from '@/composables/useUnits'
 import { figure } from '@/lib/numberText'
 import FindingLine from '@/components/FindingLine.vue'
+import type { Taken } from '@/composables/useSteady'
+import type { Side } from '@/lib/paste'
+import LiveReader from './LiveReader.vue'
 import SchoolChoice from './SchoolChoice.vue'
 import SwitchedServo from './SwitchedServo.vue'
 import ThresholdsPanel from './ThresholdsPanel.vue'
@@ -34,6 +37,14 @@ const findings = computed(() => rows.value.flatMap((row) => row.findings))
 const offered = computed(() => rows.value.filter((row) => row.solution && TRAVEL_STATES[row.state].isToSet))
 const isBeforeFullStick = computed(() => rows.value.some((row) => row.state === 'beforehand'))
 const model = computed(() => props.rig.review.travel.rows.find((row) => row.explains_model)?.explains_model ?? null)
+
+/** A stick was held: its value stands in its field as if it had been typed, and the row is told once it is whole. */
+function heldStick({ ask, side, us }: Taken): void {
+  const row = rows.value.find((one) => one.channel === ask.channel)
+  if (!row) return
+  drafts.type(row, side as Side, us)
+  if (side === ask.holds[ask.holds.length - 1]?.side) drafts.leave(row)
+}
 
 function next(): void {
   const all = [...(table.value?.querySelectorAll<HTMLInputElement>('input.pulse') ?? [])]
@@ -73,6 +84,7 @@ async function reverse(channel: number): Promise<void> {
           Aimed at {{ commonWhy }}.</template
         >
       </p>
+      <LiveReader v-if="!isBeforeFullStick" :slug="rig.slug" kind="stick" @taken="heldStick" />
       <div ref="table">
         <div class="grid" role="table" aria-label="Travel">
           <div class="line head" role="row">
