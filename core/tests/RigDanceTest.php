@@ -12,6 +12,8 @@ use Linguator\Core\Rig\Occasion;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigPatch;
 use Linguator\Core\Steps\Order\OrderReview;
+use Linguator\Core\Steps\Travel\TakeSettings;
+use Linguator\Core\Steps\Travel\TravelReview;
 use Linguator\Core\Tests\BenchRigs;
 use Linguator\Core\Tests\DemoRigs;
 
@@ -127,4 +129,18 @@ it('says of settings that were entered whether they came out, or how far they ar
     // What was never entered is only read.
     $fresh = DemoRigs::changed($rig, RigPatch::of(['measurements' => []]));
     expect(array_column((new RigDance($fresh, new Node((new DanceRehearsal($fresh, new Node(new stdClass), Formats::shipped()))->danced(4, true)), true))->lines(), 'writes', 'key')['travel/T'])->toEndWith('µs read');
+});
+
+it('offers thresholds once the throttle was read where it belongs, and takes them with that reading only', function () {
+    $occasion = new Occasion('2026-11-29T10:00:00Z', DemoRigs::shelf());
+    $rig = DemoRigs::get('dunlin');
+    expect(array_column((new RigDance($rig, new Node(rehearsed($rig))))->lines(), 'key'))->not->toContain('thresholds');
+    $set = DemoRigs::changed($rig, TakeSettings::read(new Node((object) ['channels' => [3]]))->on($rig, $occasion)->patch);
+    $dance = new RigDance($set, new Node(rehearsed($set)));
+    expect(array_column($dance->lines(), 'writes', 'key')['thresholds'])->toBe('low 1010 µs, high 1990 µs');
+    $taken = danceTaken($set, $dance, ['travel/T', 'thresholds']);
+    expect($taken->settings()->value->thresholds->low)->toEqual(1010)->and((new TravelReview($taken))->thresholds()->suggested->low)->toEqual(1010);
+    foreach ([['thresholds'], ['thresholds', 'travel/T'], ['order', 'thresholds']] as $keys) {
+        expect(fn () => $dance->taking($keys, 'Wren', $occasion))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('keys.'.array_search('thresholds', $keys, true))->and($error->getMessage())->toContain('travel of throttle'));
+    }
 });

@@ -14,8 +14,9 @@ final readonly class DanceLine
      * @param  int|null  $move  Of the script, from 0; null: it rests on several.
      * @param  string|null  $doubt  What somebody should nod to first; null: nothing.
      * @param  bool  $isProof  Somebody has to be named who saw it.
+     * @param  string|null  $needs  The line that it follows from; null: none.
      */
-    public function __construct(public string $key, public string $step, public string $name, public string $writes, public ?int $move, public ?string $doubt = null, public bool $isProof = false)
+    public function __construct(public string $key, public string $step, public string $name, public string $writes, public ?int $move, public ?string $doubt = null, public bool $isProof = false, public ?string $needs = null)
     {
     }
 }

@@ -13,6 +13,7 @@ use Linguator\Core\Dance\Prompt;
 use Linguator\Core\Document\Chosen;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
+use Linguator\Core\Gear\Shelf;
 use Linguator\Core\Rig\ChannelRecord;
 use Linguator\Core\Rig\Deed;
 use Linguator\Core\Rig\EntryKind;
@@ -28,16 +29,19 @@ use Linguator\Core\Steps\Switches\SetSwitch;
 use Linguator\Core\Steps\Switches\SwitchReview;
 use Linguator\Core\Steps\Travel\Draft;
 use Linguator\Core\Steps\Travel\KeepReading;
+use Linguator\Core\Steps\Travel\SetThresholds;
 use Linguator\Core\Steps\Travel\TravelReview;
 use Linguator\Core\Steps\Travel\TravelState;
 use Linguator\Core\Travel\Reading;
 
 /**
- * A dance made for a rig: what it showed, and what of that would be written into which step, all of it or line by line. Thresholds are not
- * among it: they follow from a throttle that was read where it belongs, and Travel offers them then.
+ * A dance made for a rig: what it showed, and what of that would be written into which step, all of it or line by line. Thresholds are among it
+ * once the throttle was read where it belongs: they follow from that reading, and are not taken without it.
  */
 final readonly class RigDance
 {
+    private const THROTTLE = 'travel/T';
+
     public Deduction $deduction;
 
     private OrderReview $order;
@@ -74,7 +78,11 @@ final readonly class RigDance
         $writings = array_column(array_map(static fn (DanceWriting $writing): array => [$writing->line->key, $writing], $this->writings()), 1, 0);
         Chosen::mustBeAmong($keys, array_keys($writings));
         [$rig, $patch, $names] = [$this->rig, RigPatch::of([]), []];
-        foreach ($keys as $key) {
+        foreach ($keys as $k => $key) {
+            $needs = $writings[$key]->line->needs;
+            if ($needs !== null && ! in_array($needs, array_slice($keys, 0, $k), true)) {
+                throw DocumentError::at("keys.$k", ucfirst($writings[$key]->line->name).' follow from the '.$writings[$needs]->line->name.': take that too, before them.', 'needs_other');
+            }
             $done = $writings[$key]->by($by)->on($rig, $occasion)->patch;
             $patch = $patch->and($done);
             $rig = RigDocument::of($done->apply($rig->document)->document);
@@ -87,9 +95,34 @@ final readonly class RigDance
     /** @return list<DanceWriting> */
     private function writings(): array
     {
-        $writings = [$this->orderCheck(), ...array_map($this->travel(...), Letter::cases()), ...array_map($this->levels(...), $this->rig->switches())];
+        $travel = array_values(array_filter(array_map($this->travel(...), Letter::cases())));
+        $writings = [$this->orderCheck(), ...$travel, ...array_map($this->levels(...), $this->rig->switches()), $this->thresholds($travel)];
 
         return array_values(array_filter($writings));
+    }
+
+    /**
+     * What the controller should take for low and full, once these readings are written; null: nothing follows, or it stands so already.
+     *
+     * @param  list<DanceWriting>  $travel
+     */
+    private function thresholds(array $travel): ?DanceWriting
+    {
+        $rig = $this->rig;
+        foreach ($travel as $writing) {
+            if ($writing->line->doubt === null) {
+                $rig = RigDocument::of($writing->by('')->on($rig, new Occasion('', new Shelf(static fn (): null => null)))->patch->apply($rig->document)->document);
+            }
+        }
+        $view = in_array(self::THROTTLE, array_map(static fn (DanceWriting $one): string => $one->line->key, $travel), true) ? (new TravelReview($rig))->thresholds() : null;
+        $set = $view === null ? [] : array_filter(['low' => $view->suggested->low, 'high' => $view->suggested->high, 'deadband' => $view->suggested->deadband], static fn (?float $us, string $key): bool => $us !== null && $us !== $view->{$key}, ARRAY_FILTER_USE_BOTH);
+        if ($view === null || $set === []) {
+            return null;
+        }
+        $said = implode(', ', array_map(static fn (string $key, float $us): string => sprintf('%s %g µs', $key === 'deadband' ? 'dead band' : $key, $us), array_keys($set), $set));
+        $line = new DanceLine('thresholds', 'travel', "thresholds of $view->controller", $said, null, needs: self::THROTTLE);
+
+        return new DanceWriting($line, static fn (): Intent => SetThresholds::read(new Node((object) $set)));
     }
 
     /** The order in which the sticks arrive by the rig's record; null: the record is not right yet. */

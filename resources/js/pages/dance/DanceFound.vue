@@ -25,7 +25,9 @@ watch(
   { immediate: true },
 )
 const by = ref('')
-const taken = computed(() => props.shown.lines.filter((line) => chosen.has(line.key)))
+/** What follows from another line is taken with it only. */
+const isFree = (line: DanceShown['lines'][number]) => line.needs === null || chosen.has(line.needs)
+const taken = computed(() => props.shown.lines.filter((line) => chosen.has(line.key) && isFree(line)))
 const redo = computed(() => props.shown.redo.map((move) => props.moves[move]?.says ?? '').filter((says) => says !== ''))
 const needsName = computed(() => by.value.trim() === '' && taken.value.some((line) => line.is_proof))
 
@@ -51,7 +53,12 @@ const evidence = (move: number | null) => {
       <ul class="plain-list">
         <li v-for="line in shown.lines" :key="line.key">
           <label>
-            <input type="checkbox" :checked="chosen.has(line.key)" :disabled="whyNot !== ''" @change="chosen.toggle(line.key)" />
+            <input
+              type="checkbox"
+              :checked="chosen.has(line.key) && isFree(line)"
+              :disabled="whyNot !== '' || !isFree(line)"
+              @change="chosen.toggle(line.key)"
+            />
             <span
               ><b class="name">{{ line.name }}</b> <span class="value">{{ line.writes }}</span>
               <span class="muted small evidence">{{ evidence(line.move) }}</span><span v-if="line.doubt" class="doubt">{{ line.doubt }}</span></span
