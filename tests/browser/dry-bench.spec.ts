@@ -72,3 +72,23 @@ test('what cannot be run says why, and where to go', async ({ page }) => {
   await page.goto('/dry-bench?rig=nobody-here')
   await expect(page.getByRole('alert')).toBeVisible()
 })
+
+test('a game controller moves the sticks, and which axis is which can be told', async ({ page }) => {
+  await page.addInitScript(() => {
+    const pad = { index: 0, connected: true, axes: [0, 0, -1, 0], buttons: [] }
+    Object.defineProperty(window, 'pad', { value: pad })
+    navigator.getGamepads = () => [pad as unknown as Gamepad]
+  })
+  await page.goto('/dry-bench?rig=dunlin')
+  await page.getByRole('button', { name: 'follow a game controller' }).click()
+  await expect(page.getByRole('combobox', { name: /^aileron/ })).toBeVisible()
+  const aileron = page.getByRole('row', { name: /^Aileron/i })
+  const before = await aileron.innerText()
+  await page.evaluate(() => ((window as unknown as { pad: { axes: number[] } }).pad.axes = [0.5, 0, -1, 0]))
+  await expect.poll(async () => await aileron.innerText()).not.toBe(before)
+  // It is the fourth axis on this handset.
+  await page.getByRole('combobox', { name: /^aileron/ }).selectOption('axis 4')
+  await expect.poll(async () => await aileron.innerText()).toBe(before)
+  await page.getByRole('button', { name: 'let go of the game controller' }).click()
+  await expect(page.getByRole('button', { name: 'follow a game controller' })).toBeVisible()
+})

@@ -52,6 +52,11 @@ test('a sender that falls silent is said at once, and it takes up again by itsel
     sent.send(frames)
     await expect(page.getByRole('alert')).toHaveCount(0)
     await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible()
+    // What came in until now is a capture like any other.
+    await page.getByRole('button', { name: 'Keep what came in as a capture' }).click()
+    await page.getByRole('link', { name: 'Kept: open it' }).click()
+    await expect(page).toHaveURL(/\/signals\/\d+$/)
+    await expect(page.getByText(/^live-.*\.csv, /)).toBeVisible()
   } finally {
     sent.end()
   }

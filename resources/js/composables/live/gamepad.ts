@@ -28,7 +28,7 @@ export function gamepadSource(): LiveSource {
         const us = valuesOf(pad)
         // Channels are as many as at first: a row of another length is no row.
         if (many === 0) many = us.length
-        if (us.length === many) take({ t_ms: performance.now(), us })
+        if (us.length === many) take({ t_ms: performance.now(), us, axes_pct: pad.axes.map((axis) => Math.round(1000 * axis) / 10) })
         frame = requestAnimationFrame(look)
       }
       look()

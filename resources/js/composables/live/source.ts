@@ -4,6 +4,8 @@ import type { LiveSeen } from '@/api/captures'
 export interface Row {
   t_ms: number
   us: number[]
+  /** Of a game controller: its axes as they are, −100 to 100 %. */
+  axes_pct?: number[]
 }
 
 /** Whoever listens to a source. */

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { DryBenchSetUp } from '@/api/rigs'
 import type { DryBench, Letter } from '@/composables/useDryBench'
+import FollowController from './FollowController.vue'
 import GimbalPad from './GimbalPad.vue'
 
 /** What the hands hold: two sticks, switches and knobs of this handset. */
@@ -29,6 +30,7 @@ const told = (event: Event) => Number((event.target as HTMLInputElement).value)
     <div class="gimbals">
       <GimbalPad v-for="one in sides" :key="one.side" v-bind="one" :names="names" :sticks="hands.sticks" @move="bench.moveStick" />
     </div>
+    <FollowController :bench="bench" :names="names" />
     <div v-if="setUp.switches.length > 0" class="switches">
       <div v-for="one in setUp.switches" :key="one.id" class="switch" :class="{ idle: one.carries.length === 0 }">
         <span class="name"

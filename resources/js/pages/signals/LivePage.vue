@@ -8,6 +8,7 @@ import { lineInSource } from '@/composables/live/lineIn'
 import { portSource } from '@/composables/live/port'
 import { hasSerial, serialSource } from '@/composables/live/serial'
 import type { LiveSource } from '@/composables/live/source'
+import { useKeptRows } from '@/composables/useKeptRows'
 import { useLive } from '@/composables/useLive'
 import { figure } from '@/lib/numberText'
 import ChannelMeters from './ChannelMeters.vue'
@@ -21,13 +22,16 @@ const port = ref(USUAL_PORT)
 const format = ref('')
 const line = ref<LineChoice | null>(null)
 watch(lines, (now) => (line.value ??= now[0] ?? null), { immediate: true })
-const { seen, isOn, problem, silence, rate, listen, stop } = useLive()
+/** What came in, so that it can be kept. */
+const kept = useKeptRows()
+const { seen, isOn, problem, silence, rate, listen, stop } = useLive(kept.add)
 type Kind = 'tcp' | 'serial' | 'sound'
 const kind = ref<Kind>('tcp')
 const state = computed(() => (isOn.value ? kind.value : 'off'))
 
 function hear(which: Kind, source: LiveSource): void {
   kind.value = which
+  kept.forget()
   void listen(source)
 }
 
@@ -124,10 +128,23 @@ const keepPort = (value: number | null) => {
       </p>
       <ChannelMeters :channels="seen?.channels ?? []" />
     </section>
+    <p v-if="kept.count.value > 1" class="keep">
+      <a-button :loading="kept.isKeeping.value" @click="kept.keep()">Keep what came in as a capture</a-button>
+      <span class="muted small">{{ kept.count.value }} rows<template v-if="kept.isFull.value">, the last of them</template></span>
+      <span role="status"><RouterLink v-if="kept.capture.value !== null" :to="`/signals/${kept.capture.value}`">Kept: open it</RouterLink></span>
+    </p>
+    <p v-if="kept.problem.value" class="band stop" role="alert">{{ kept.problem.value }}</p>
   </main>
 </template>
 
 <style scoped>
+.keep {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.4rem 0.9rem;
+  align-items: center;
+  margin-top: 0.8rem;
+}
 .sources {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(330px, 1fr));
