@@ -105,7 +105,7 @@ test('a whole dance on a port of this machine, move by move as the page asks, is
     await expectAccessible(page)
 
     await page.getByRole('button', { name: 'Dance the sticks once more' }).click()
-    await expect(page.getByText('The sticks only, once more')).toBeVisible()
+    await expect(page.getByText('The sticks only: the order')).toBeVisible()
     await page.getByRole('textbox', { name: 'Port' }).fill(String(receiver.port))
     await page.getByRole('button', { name: 'Dance on this port' }).click()
     const sticks = page.getByText(/^\d+ of 6$/)

@@ -12,11 +12,16 @@ use Linguator\Core\Quantity\Middle;
  */
 final readonly class SteadyValue
 {
-    /** Values of a stick that is held lie no further from the newest one than this (µs). */
-    private const WITHIN_US = 4.0;
+    /** Values of a stick that is held lie no further from the newest one than this, or than so many times their noise (µs). */
+    private const WITHIN_US = 6.0;
+
+    private const WITHIN_SIGMAS = 6.0;
+
+    /** A channel that wanders further is held by nobody, however noisy it is (µs). */
+    private const WIDEST_US = 24.0;
 
     /** Held for so long a value is taken (ms). */
-    public const HELD_MS = 700.0;
+    public const HELD_MS = 400.0;
 
     /** A value this far from the one that was taken before is another one (µs). */
     private const OTHER_US = 60.0;
@@ -39,7 +44,8 @@ final readonly class SteadyValue
         $values = $log->columns[$channel - 1];
         $last = $log->count() - 1;
         $first = $last;
-        while ($first > 0 && abs($values[$first - 1] - $values[$last]) <= self::WITHIN_US) {
+        $within = min(self::WIDEST_US, max(self::WITHIN_US, self::WITHIN_SIGMAS * self::noise($values)));
+        while ($first > 0 && abs($values[$first - 1] - $values[$last]) <= $within) {
             $first--;
         }
         $stretch = array_slice($values, $first);
@@ -47,6 +53,18 @@ final readonly class SteadyValue
         $us = Middle::of($stretch);
 
         return new self($us, $log->times[$last] - $log->times[$first], Middle::deviation(array_map(static fn (float $one): float => $one - $us, $stretch)), count($stretch));
+    }
+
+    /**
+     * The noise of a channel from one row to the next: a movement that is slow against the rows does not count.
+     *
+     * @param  non-empty-list<float>  $values
+     */
+    private static function noise(array $values): float
+    {
+        $steps = array_map(static fn (float $one, float $next): float => $next - $one, array_slice($values, 0, -1), array_slice($values, 1));
+
+        return $steps === [] ? 0.0 : Middle::spread($steps) / M_SQRT2;
     }
 
     public function isHeld(): bool

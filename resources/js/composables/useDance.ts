@@ -23,6 +23,8 @@ const SILENT_MS = 500
 const DRAW_MS = 60
 /** The line of a channel needs no more points. */
 const KEPT_ROWS = 20_000
+/** While it goes on so much from before the move that is judged goes with it: it is told apart from how everything rested, ms. */
+const BEFORE_MS = 1500
 
 /**
  * A dance as it goes on: one move asked for at a time, and the next when the bench has seen it. What was seen is the bench's word; this only
@@ -53,6 +55,10 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
 
   const at = computed(() => prompts.value[prompts.value.length - 1]?.move ?? 0)
   const now = () => kept[kept.length - 1]?.t_ms ?? 0
+  /** What was seen of the moves so far: while it goes on only the newest are asked about, so that an answer takes no longer the longer it lasts. */
+  let sofar: DanceShown | null = null
+  /** Nothing more comes: the answer that counts is that to all of it. */
+  let isWhole = false
   const isSeen = (move: number) => shown.value !== null && !shown.value.redo.includes(move)
 
   function prompt(move: number): void {
@@ -74,11 +80,34 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
     rows.value = kept.slice()
   }
 
+  /** The move that is asked for and the one before it, with what came just before; once it is over, all of it. */
+  function stretch(): { log: Row[]; prompts: Prompt[] } {
+    const before = prompts.value[prompts.value.length - 2]
+    const from = (before?.t_ms ?? 0) - BEFORE_MS
+    const first = kept.findIndex((row) => row.t_ms >= from)
+    if (isWhole || before === undefined || first < 0) return { log: kept, prompts: prompts.value }
+    return { log: kept.slice(first), prompts: prompts.value.filter((one) => one.t_ms >= before.t_ms) }
+  }
+
+  /** Of moves that this answer does not speak of, what was seen before still stands. */
+  function joined(answer: DanceShown, about: Prompt[]): DanceShown {
+    if (isWhole || sofar === null || about.length === prompts.value.length) return answer
+    const before = sofar
+    const isAsked = (move: number) => about.some((one) => one.move === move)
+    return {
+      ...answer,
+      moves: answer.moves.map((move, k) => (isAsked(k) ? move : (before.moves[k] ?? move))),
+      redo: answer.redo.filter((move) => isAsked(move) || before.redo.includes(move)),
+      channels: before.channels.map((read, k) => ((read.letter ?? read.id) === null ? (answer.channels[k] ?? read) : read)),
+    }
+  }
+
   async function ask(): Promise<void> {
     if (isAsking || kept.length < 2) return
     isAsking = true
+    const told = stretch()
     try {
-      shown.value = await postJson<DanceShown>(`/rigs/${slug()}/dance`, { log: kept, prompts: prompts.value, short: isShort() })
+      shown.value = sofar = joined(await postJson<DanceShown>(`/rigs/${slug()}/dance`, { ...told, short: isShort() }), told.prompts)
       problem.value = ''
     } catch (error) {
       problem.value = sentenceOf(error)
@@ -120,9 +149,10 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
 
   async function start(from: LiveSource, own: Prompt[] | null, notWritten: string): Promise<void> {
     stop()
-    ;[prompts.value, shown.value, kept] = [[], null, []]
+    ;[prompts.value, shown.value, kept, sofar] = [[], null, [], null]
     draw()
     ;[source, ownPrompts, tries, lastAt] = [from, own, 0, performance.now()]
+    isWhole = false
     problem.value = silence.value = ''
     isRehearsal.value = own !== null
     whyNot.value = notWritten
@@ -146,7 +176,7 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
   /** A log that is there already, read as a dance for which nobody asked. */
   async function readWhole(log: Row[]): Promise<void> {
     stop()
-    ;[prompts.value, shown.value, kept, ownPrompts] = [[], null, log, null]
+    ;[prompts.value, shown.value, kept, ownPrompts, sofar] = [[], null, log, null, null]
     problem.value = silence.value = whyNot.value = ''
     isRehearsal.value = false
     await finish()
@@ -163,6 +193,7 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
     stop()
     while (isAsking) await new Promise((resolve) => setTimeout(resolve, 20))
     draw()
+    isWhole = true
     await ask()
     state.value = kept.length > 1 ? 'done' : 'off'
   }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { getJson, postJson, sentenceOf } from '@/api/http'
 import { deskQuery } from '@/api/captures'
@@ -16,6 +16,7 @@ import { hasSerial, serialSource } from '@/composables/live/serial'
 import type { Row } from '@/composables/live/source'
 import { type Prompt, useDance } from '@/composables/useDance'
 import { useRig } from '@/composables/useRig'
+import { useSay } from '@/composables/useSay'
 import DanceFound from './DanceFound.vue'
 import DanceHands from './DanceHands.vue'
 import DanceLines from './DanceLines.vue'
@@ -53,6 +54,13 @@ const chosenLine = computed(() => lines.value.find((one) => one.title === line.v
 const BY_EAR = 'A sound input reads to its grain of about twenty µs only: nothing of it is written. Take the ends from a port or an adapter.'
 const beginning = ref('')
 const asked = computed(() => moves.value[at.value] ?? null)
+const { tone, speak, wantsVoice, hasVoice } = useSay()
+// Both hands are at the handset: what comes next is heard, and that the last was seen.
+watch([state, asked], ([is, move], [was]) => {
+  if (is !== 'on' || move === null) return
+  if (was === 'on' && !isRehearsal.value) tone()
+  speak(move.says)
+})
 const fault = ref('')
 /** It was written: what comes next stands there instead of what was found. */
 const isWritten = ref(false)
@@ -115,7 +123,7 @@ useEventListener('keydown', (event) => {
     <p v-if="setUp.error.value" class="band stop" role="alert">{{ sentenceOf(setUp.error.value) }}</p>
     <template v-if="state === 'off' && setUp.data.value">
       <p v-if="isShort" class="muted">
-        Propellers off. The sticks only, once more: whether what was entered in the handset came out.
+        Propellers off. The sticks only: the order in which they arrive, and whether what was entered in the handset came out.
         <button type="button" class="link-button" @click="once(false)">The whole dance</button>
       </p>
       <p v-else class="muted">
@@ -198,6 +206,7 @@ useEventListener('keydown', (event) => {
             <a-button :disabled="isRehearsal" @click="dance.again()">Again (A)</a-button>
             <a-button :disabled="isRehearsal" @click="dance.next()">Skip (S)</a-button>
             <a-button @click="dance.finish()">Stop (Esc)</a-button>
+            <label v-if="hasVoice" class="small"><input v-model="wantsVoice" type="checkbox" /> say it aloud</label>
           </p>
           <p v-if="silence" class="band" role="alert">{{ silence }}</p>
           <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>

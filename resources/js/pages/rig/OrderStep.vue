@@ -33,7 +33,8 @@ function make(fix: OrderFixView): void {
   <div>
     <h2>Order</h2>
     <p class="muted small">
-      Twenty seconds instead of Order, Travel and Switches by hand: <RouterLink :to="`/rigs/${rig.slug}/dance`">dance it</RouterLink>.
+      Twenty seconds instead of Order, Travel and Switches by hand: <RouterLink :to="`/rigs/${rig.slug}/dance`">dance it</RouterLink>, or
+      <RouterLink :to="`/rigs/${rig.slug}/dance?short=1`">only the sticks</RouterLink>.
     </p>
     <p v-if="order.unjudged" class="band calm">{{ order.unjudged }}</p>
     <template v-else>

@@ -1,0 +1,86 @@
+import { mount } from '@vue/test-utils'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { defineComponent } from 'vue'
+import type { DanceSetUp, DanceShown } from '@/api/rigs'
+import type { Listener, Row } from './live/source'
+import { useDance } from './useDance'
+
+const moves = ['rest', 'stick', 'stick', 'stick'].map((move, k) => ({ move, says: `move ${k}` })) as unknown as DanceSetUp['moves']
+
+/** What the bench was asked, and an answer in which only the moves that were asked about are seen. */
+function bench() {
+  const asked: { log: Row[]; prompts: { move: number; t_ms: number }[] }[] = []
+  vi.stubGlobal('fetch', (_: string, init: RequestInit) => {
+    const told = JSON.parse(String(init.body)) as (typeof asked)[number]
+    asked.push(told)
+    const about = new Set(told.prompts.map((one) => one.move))
+    const until = told.log[told.log.length - 1]?.t_ms ?? 0
+    const answer = {
+      order: null,
+      redo: [1, 2, 3].filter((move) => !about.has(move)),
+      moves: moves.map((_, k) => ({ state: about.has(k) ? 'found' : 'not_seen', channel: k, from_ms: 0, to_ms: about.has(k) ? until - 600 : null })),
+      channels: [{ channel: 1, letter: null, id: null }],
+      findings: [],
+      lines: [],
+    } as unknown as DanceShown
+    return Promise.resolve(new Response(JSON.stringify(answer), { headers: { 'Content-Type': 'application/json' } }))
+  })
+  return asked
+}
+
+describe('a dance as it goes on', () => {
+  beforeEach(() => vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'setTimeout', 'performance'] }))
+  afterEach(() => {
+    vi.useRealTimers()
+    vi.unstubAllGlobals()
+  })
+
+  async function danced(seconds: number) {
+    const asked = bench()
+    const heard: Listener[] = []
+    const made: ReturnType<typeof useDance>[] = []
+    mount(
+      defineComponent(() => {
+        made.push(
+          useDance(
+            () => 'rig',
+            () => moves,
+            () => false,
+          ),
+        )
+        return () => null
+      }),
+    )
+    const [dance] = made
+    if (dance === undefined) throw new Error('not mounted')
+    await dance.start({ start: (to) => Promise.resolve(void heard.push(to)), stop: () => undefined }, null, '')
+    const first: unknown[] = []
+    for (let ms = 0; ms < seconds * 1000; ms += 40) {
+      heard[0]?.take({ t_ms: ms, us: [1500] })
+      await vi.advanceTimersByTimeAsync(40)
+      first.push(dance.shown.value?.moves[1]?.state)
+    }
+    return { dance, asked, first }
+  }
+
+  it('asks about the newest moves only while it goes on, and keeps what was seen of those before', async () => {
+    const { asked, first } = await danced(7)
+    const part = asked.find((one) => one.prompts[one.prompts.length - 1]?.move === 3)
+    expect(part?.prompts.map((one) => one.move)).toEqual([2, 3])
+    expect(part?.log[0]?.t_ms).toBeGreaterThan(0)
+    expect(part?.log[0]?.t_ms).toBeGreaterThanOrEqual((part?.prompts[0]?.t_ms ?? 0) - 1500)
+    const since = first.slice(first.indexOf('found'))
+    expect(since.length).toBeGreaterThan(50)
+    expect(new Set(since)).toEqual(new Set(['found']))
+  })
+
+  it('asks about all of it once it is over, and only that answer stands', async () => {
+    const { dance, asked } = await danced(2.6)
+    await dance.finish()
+    const whole = asked[asked.length - 1]
+    expect(whole?.log[0]?.t_ms).toBe(0)
+    expect(whole?.prompts.map((one) => one.move)).toEqual(dance.prompts.value.map((one) => one.move))
+    expect(dance.state.value).toBe('done')
+    expect(dance.shown.value?.redo).toEqual([1, 2, 3].filter((move) => !whole?.prompts.some((one) => one.move === move)))
+  })
+})
