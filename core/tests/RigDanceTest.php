@@ -126,6 +126,12 @@ it('says of settings that were entered whether they came out, or how far they ar
         $row->us[$channel] += $row->us[$channel] > 1800 ? 12 : 0;
     }
     expect($lines($danced)['travel/T'])->toMatch('/, 1[12](\.\d)? µs off still$/');
+    // One that falls where nothing is reversed is nothing that was entered.
+    $aileron = (new OrderReview($rig))->channelOf('aileron') - 1;
+    foreach ($danced->log as $row) {
+        $row->us[$aileron] = 3000 - $row->us[$aileron];
+    }
+    expect($lines($danced)['travel/A'])->toEndWith('µs read, falling');
     // What was never entered is only read.
     $fresh = DemoRigs::changed($rig, RigPatch::of(['measurements' => []]));
     expect(array_column((new RigDance($fresh, new Node((new DanceRehearsal($fresh, new Node(new stdClass), Formats::shipped()))->danced(4, true)), true))->lines(), 'writes', 'key')['travel/T'])->toEndWith('µs read');
@@ -140,6 +146,13 @@ it('offers thresholds once the throttle was read where it belongs, and takes the
     expect(array_column($dance->lines(), 'writes', 'key')['thresholds'])->toBe('low 1010 µs, high 1990 µs');
     $taken = danceTaken($set, $dance, ['travel/T', 'thresholds']);
     expect($taken->settings()->value->thresholds->low)->toEqual(1010)->and((new TravelReview($taken))->thresholds()->suggested->low)->toEqual(1010);
+    // A throttle that somebody should nod to first gives none.
+    $danced = rehearsed($set);
+    foreach ($danced->log as $row) {
+        $row->us[2] = 3000 - $row->us[2];
+    }
+    $doubtful = array_column((new RigDance($set, new Node($danced)))->lines(), 'doubt', 'key');
+    expect($doubtful)->not->toHaveKey('thresholds');
     foreach ([['thresholds'], ['thresholds', 'travel/T'], ['order', 'thresholds']] as $keys) {
         expect(fn () => $dance->taking($keys, 'Wren', $occasion))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe('keys.'.array_search('thresholds', $keys, true))->and($error->getMessage())->toContain('travel of throttle'));
     }

@@ -14,6 +14,7 @@ use Linguator\Core\Capture\WavWriter;
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\ChannelBits;
 use Linguator\Core\Format\FormatCard;
+use Linguator\Core\Format\FormatCards;
 use Linguator\Core\Format\Formats;
 use Linguator\Core\Format\FrameAnatomy;
 use Linguator\Core\Format\FrameLayout;
@@ -27,6 +28,8 @@ use Linguator\Core\Signal\LiveSound;
 use Linguator\Core\Signal\PeriodTally;
 use Linguator\Core\Signal\QuietestSecond;
 use Linguator\Core\Signal\Span;
+use Linguator\Core\Signal\ValueRow;
+use Linguator\Core\Signal\ValueRows;
 use Linguator\Core\Tests\Frames;
 
 /** @return list<float> Times of changes: short and long stays mixed. */
@@ -240,9 +243,9 @@ it('cuts text at line ends, whatever the chunks, and no line grows without end',
 
 it('shows live what a decoding of the same bytes says, in pieces of any size', function (string $id) {
     mt_srand(38);
-    $card = Linguator\Core\Format\FormatCards::get($id);
+    $card = FormatCards::get($id);
     $frames = Frames::stream($card, 120);
-    $live = new Live(Linguator\Core\Format\FormatCards::all());
+    $live = new Live(FormatCards::all());
     $bytes = implode('', $frames);
     for ($at = 0; $at < strlen($bytes); $at += $size) {
         $size = mt_rand(1, 90);
@@ -270,8 +273,31 @@ it('hears a pulse train in a tenth of a second of a sound input, and says why wh
         $us = array_column($heard->channels, 'us', 'channel');
         expect(min($us))->toBeGreaterThan(980)->and(max($us))->toBeLessThan(2020);
     }
+    // The newest value, not one of the others: at this place the stick goes up.
+    $rising = $ear->heard(substr($wav, 44 + 24_000, 9600))->channels[0];
+    expect($rising['us'])->toBe($rising['high_us'])->toBeGreaterThan($rising['low_us'] + 10);
+    $pulses = implode('', array_map(static fn (int $k): string => pack('v', (($k + 300) % 960 < 72 ? 20_000 : -20_000) & 0xFFFF), range(0, 4799)));
+    $servo = $ear->heard($pulses);
+    expect($servo->format)->toBe('pwm')->and($servo->channels)->toHaveCount(1)->and($servo->channels[0]['us'])->toEqualWithDelta(1500.0, 1.0);
     expect($ear->heard('')->says)->toStartWith('Nothing is heard')
         ->and($ear->heard(str_repeat("\x10\x00", 4800))->says)->toStartWith('Nothing is heard')
         ->and($ear->heard(implode('', array_map(static fn (int $k): string => pack('v', (int) (9000 * sin($k / 7)) & 0xFFFF), range(1, 4800))))->says)->toStartWith('Something is heard')
         ->and($ear->heard(substr($wav, 44, 900))->format)->toBeNull();
+});
+
+it('says when the newest good frame came, not when it was told', function () {
+    $frames = Frames::stream(FormatCards::get('s115e'), 60);
+    $live = new Live(FormatCards::all());
+    expect($live->snapshot()->t_ms)->toBeNull();
+    $live->push(implode('', array_slice($frames, 0, 40)), 812.5);
+    $live->push(implode('', array_slice($frames, 40, 10)), 1010.0);
+    expect($live->snapshot()->t_ms)->toBe(1010.0);
+    // Half a frame is none yet.
+    $live->push(substr($frames[50], 0, 5), 1020.0);
+    expect($live->snapshot()->t_ms)->toBe(1010.0);
+});
+
+it('hands on whole rows only, with their times from the first row on', function () {
+    $rows = new ValueRows([new ValueRow(100.0, [1 => 1500.0]), new ValueRow(120.0, [1 => 1501.0, 2 => 1000.0]), new ValueRow(140.0, [1 => 1502.0, 2 => 1001.0])]);
+    expect($rows->whole())->toBe([['t_ms' => 20.0, 'us' => [1501.0, 1000.0]], ['t_ms' => 40.0, 'us' => [1502.0, 1001.0]]]);
 });

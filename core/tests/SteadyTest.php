@@ -27,7 +27,7 @@ it('takes what is held for long enough, and nothing that still moves, jitters or
     'held, with the noise of an edge' => [array_map(static fn (int $k): float => 1900.0 + $k % 3 - 1, range(0, 40)), true, 1900.0],
     'one bad frame a while ago begins it anew' => [[...array_fill(0, 30, 1900.0), 1200.0, ...array_fill(0, 18, 1900.0)], false, 1900.0],
     'on its way' => [array_map(static fn (int $k): float => 1500.0 + 10 * $k, range(0, 40)), false, 1900.0],
-    'held, on a noisy wire' => [array_map(static fn (int $k): float => 1900.0 + 6 * ($k % 3 - 1), range(0, 40)), true, 1900.0],
+    'held, on a noisy wire' => [array_map(static fn (int $k): float => 1900.0 + 8 * ($k % 3 - 1), range(0, 40)), true, 1900.0],
     'too noisy to be held' => [array_map(static fn (int $k): float => 1900.0 + 60 * ($k % 2), range(0, 40)), false, 1900.0],
     'let go of so slowly that it hardly shows' => [array_map(static fn (int $k): float => 1500.0 + $k, range(0, 200)), false, 1700.0],
     'arrived a third of a second ago' => [[...array_fill(0, 20, 1500.0), ...array_fill(0, 17, 1900.0)], false, 1900.0],

@@ -76,6 +76,7 @@ it('lets samples be run and practised on where the bench is empty, and keeps not
     fittingScreen('practice', $this->postJson('/api/v1/rigs/~avocet/practice', ['seed' => '7', 'moves' => [['change' => 'order']]])->assertOk()->getContent());
     $this->postJson('/api/v1/rigs/~avocet/practice/keep', ['seed' => '7', 'moves' => [['change' => 'order']], 'player' => 'Wren'])->assertNotFound();
     $this->getJson('/api/v1/rigs/~avocet')->assertNotFound();
+    $this->getJson('/api/v1/rigs/xavocet/dry-bench')->assertNotFound();
     $this->getJson('/api/v1/rigs/~nothing/dry-bench')->assertNotFound()->assertJsonPath('error.code', 'not_found');
     expect(Rig::query()->count())->toBe(0)->and(PracticeGame::query()->count())->toBe(0);
 });

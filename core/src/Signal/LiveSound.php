@@ -7,10 +7,11 @@ namespace Linguator\Core\Signal;
 use Linguator\Core\Capture\CaptureKind;
 use Linguator\Core\Capture\Source;
 use Linguator\Core\Document\DocumentError;
+use Linguator\Core\Line\PulseShape;
 use Linguator\Core\Wire\WireFormats;
 
 /**
- * The last stretch of what a sound input hears, read as the recording that it is: the newest values of the pulse train in it. A stretch that
+ * The last stretch of what a sound input hears, read as the recording that it is: the newest values of the pulse train, or of the single pulse, in it. A stretch that
  * holds two frames is enough; a tenth of a second does.
  */
 final readonly class LiveSound
@@ -49,7 +50,7 @@ final readonly class LiveSound
             'flags' => [],
             'channels' => $channels,
             'grain_us' => round(1e6 / $this->rate, 1),
-            'says' => $channels !== [] ? null : ($this->isSilent($samples) ? 'Nothing is heard: look at the lead, at the input that is chosen, and at its level.' : 'Something is heard, but no pulse train is in it: look whether it is a trainer socket, and at the level of the input.'),
+            'says' => $channels !== [] ? null : ($this->isSilent($samples) ? 'Nothing is heard: look at the lead, at the input that is chosen, and at its level.' : 'Something is heard, but no pulses that could be values: look whether it is a trainer socket or the signal of a servo, and at the level of the input.'),
         ];
     }
 
@@ -63,8 +64,8 @@ final readonly class LiveSound
             return null;
         }
 
-        // Only a train comes through a sound input whole; what else seems to be in it is none.
-        return $decoding instanceof Recognised && $decoding->format === 'ppm' ? $decoding : null;
+        // Only pulses come through a sound input whole; what else seems to be in it is none.
+        return $decoding instanceof Recognised && in_array($decoding->format, PulseShape::NAMES, true) ? $decoding : null;
     }
 
     private function isSilent(string $samples): bool

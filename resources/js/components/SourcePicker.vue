@@ -33,7 +33,7 @@ function source(): LiveSource | null {
       ><select v-model="from" class="field">
         <option value="port">a port of this machine</option>
         <option v-if="hasSerial()" value="adapter">a USB serial adapter</option>
-        <option value="sound">the sound input, a pulse train</option>
+        <option value="sound">the sound input, pulses</option>
       </select></LabelledField
     >
     <LabelledField v-if="from === 'port'" label="Port"

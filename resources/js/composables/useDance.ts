@@ -68,7 +68,8 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
   function take(row: Row): void {
     lastAt = performance.now()
     silence.value = ''
-    if (kept.length < KEPT_ROWS) kept.push(row)
+    // What else a source tells of itself is nothing that the bench is asked about.
+    if (kept.length < KEPT_ROWS) kept.push({ t_ms: row.t_ms, us: row.us })
     if (lastAt - drawnAt > DRAW_MS) draw()
     if (prompts.value.length === 0 && ownPrompts === null) prompt(0)
     const next = ownPrompts?.[prompts.value.length]

@@ -9,6 +9,8 @@ import { useSay } from './useSay'
 /** So often the bench is asked whether the stick is held, with so many of the last rows. */
 const ASK_MS = 120
 const KEPT_ROWS = 150
+/** Somebody reads what is asked of the next stick before anything of it counts: it may still stand where it is not to be read, ms. */
+const READ_MS = 1200
 
 export interface Taken {
   ask: SteadyAsk
@@ -23,8 +25,11 @@ export interface Taken {
 export function useSteady(slug: () => string, kind: SteadyAsk['kind'], onTaken: (taken: Taken) => void) {
   const { tone, speak, wantsVoice, hasVoice } = useSay()
   let rows: Row[] = []
-  const live = useLive((row) => {
-    rows.push(row)
+  /** From when on rows count. */
+  let countsFrom = 0
+  const live = useLive(({ t_ms, us }) => {
+    if (performance.now() < countsFrom) return
+    rows.push({ t_ms, us })
     if (rows.length > KEPT_ROWS) rows = rows.slice(-KEPT_ROWS)
   })
   const asks = useQuery({
@@ -74,7 +79,10 @@ export function useSteady(slug: () => string, kind: SteadyAsk['kind'], onTaken: 
   }
 
   function go(to: number): void {
+    const before = now.value?.ask.function
     at.value = Math.max(0, to)
+    // The next end of the same stick lies elsewhere, so nothing of it is taken before it is moved.
+    if (now.value?.ask.function !== before || to === 0) countsFrom = performance.now() + READ_MS
     held.value = null
     // What was held for the one before does not count for the next.
     rows = []
