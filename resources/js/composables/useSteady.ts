@@ -16,6 +16,7 @@ export interface Taken {
   ask: SteadyAsk
   side: string
   us: number
+  noise_us: number
 }
 
 /**
@@ -63,7 +64,7 @@ export function useSteady(slug: () => string, kind: SteadyAsk['kind'], onTaken: 
       if (now.value !== hold) return
       held.value = answer
       problem.value = ''
-      if (answer.is_taken) take(hold.ask, hold.side, answer.us)
+      if (answer.is_taken) take(hold.ask, hold.side, answer)
     } catch (error) {
       problem.value = sentenceOf(error)
     } finally {
@@ -71,10 +72,10 @@ export function useSteady(slug: () => string, kind: SteadyAsk['kind'], onTaken: 
     }
   }
 
-  function take(of: SteadyAsk, side: string, us: number): void {
+  function take(of: SteadyAsk, side: string, { us, noise_us }: SteadyHeld): void {
     taken.set(of.function, us)
     tone()
-    onTaken({ ask: of, side, us })
+    onTaken({ ask: of, side, us, noise_us })
     go(at.value + 1)
   }
 

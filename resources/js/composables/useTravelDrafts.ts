@@ -48,6 +48,15 @@ export function useTravelDrafts(rig: () => RigData, handle: RigHandle) {
     localStorage.setItem(place.value, JSON.stringify(drafts))
   }
 
+  /** Of channels that were read by holding: how far they shook meanwhile. Typed over, it is not known any more. */
+  const noise = new Map<number, number>()
+
+  function held(row: TravelRowView, side: Side, us: number, noiseUs: number): void {
+    const before = noise.get(row.channel)
+    type(row, side, us)
+    noise.set(row.channel, Math.max(before ?? 0, noiseUs))
+  }
+
   function valueOf(row: TravelRowView, side: Side): number | null {
     const draft = drafts[row.channel]
     return draft && side in draft ? (draft[side] ?? null) : (row.reading?.[side] ?? null)
@@ -55,6 +64,7 @@ export function useTravelDrafts(rig: () => RigData, handle: RigHandle) {
 
   function type(row: TravelRowView, side: Side, us: number | null): void {
     if (us === valueOf(row, side)) return
+    noise.delete(row.channel)
     drafts[row.channel] = { ...drafts[row.channel], [side]: us }
     store()
     void soon()
@@ -139,7 +149,8 @@ export function useTravelDrafts(rig: () => RigData, handle: RigHandle) {
     left.delete(row.channel)
     const before = going.get(row.channel)
     if (before && isSame(before.values, values)) return before.arrival
-    const arrival = tell(row, values, {}).finally(() => {
+    const shook = noise.get(row.channel)
+    const arrival = tell(row, values, shook === undefined ? {} : { noise_us: shook, source: 'live' }).finally(() => {
       if (going.get(row.channel)?.arrival === arrival) going.delete(row.channel)
     })
     going.set(row.channel, { values, arrival })
@@ -152,7 +163,11 @@ export function useTravelDrafts(rig: () => RigData, handle: RigHandle) {
     if (values) await tell(row, values, { reversed: true })
   }
 
-  async function tell(row: TravelRowView, values: Record<Side, number>, more: { reversed?: boolean }): Promise<void> {
+  async function tell(
+    row: TravelRowView,
+    values: Record<Side, number>,
+    more: { reversed?: boolean; noise_us?: number; source?: string },
+  ): Promise<void> {
     if (!(await handle.intend('keep-reading', { channel: row.channel, ...values, ...more }))) return
     // What was typed while the answer was on its way stays, and is kept in its turn.
     const now = whole(row)
@@ -161,5 +176,5 @@ export function useTravelDrafts(rig: () => RigData, handle: RigHandle) {
     await judge()
   }
 
-  return { view, problems, failed, valueOf, type, put, enter, leave, settle, fell }
+  return { view, problems, failed, valueOf, type, held, put, enter, leave, settle, fell }
 }

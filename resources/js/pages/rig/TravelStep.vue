@@ -39,10 +39,10 @@ const isBeforeFullStick = computed(() => rows.value.some((row) => row.state === 
 const model = computed(() => props.rig.review.travel.rows.find((row) => row.explains_model)?.explains_model ?? null)
 
 /** A stick was held: its value stands in its field as if it had been typed, and the row is told once it is whole. */
-function heldStick({ ask, side, us }: Taken): void {
+function heldStick({ ask, side, us, noise_us }: Taken): void {
   const row = rows.value.find((one) => one.channel === ask.channel)
   if (!row) return
-  drafts.type(row, side as Side, us)
+  drafts.held(row, side as Side, us, noise_us)
   if (side === ask.holds[ask.holds.length - 1]?.side) drafts.leave(row)
 }
 
