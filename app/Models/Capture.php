@@ -45,6 +45,14 @@ final class Capture extends Model
         return self::folder().'/'.self::fileName($this->id, $this->sha256);
     }
 
+    /** @throws DocumentError at this place of what was asked. */
+    public static function onDesk(int $id, string $path): self
+    {
+        $capture = self::query()->find($id);
+
+        return $capture instanceof self ? $capture : throw DocumentError::at($path, 'Found no such capture on the desk.', 'no_such_capture');
+    }
+
     /** Where the files of all captures lie. */
     public static function folder(): string
     {

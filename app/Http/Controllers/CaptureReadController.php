@@ -86,10 +86,7 @@ final readonly class CaptureReadController
         $sides = [];
         foreach (['a', 'b'] as $side) {
             $told = (object) $document->map($side);
-            $capture = is_int($told->id ?? null) ? Capture::query()->find($told->id) : null;
-            if (! $capture instanceof Capture) {
-                throw DocumentError::at("$side.id", 'Found no such capture on the desk.', 'no_such_capture');
-            }
+            $capture = Capture::onDesk(is_int($told->id ?? null) ? $told->id : 0, "$side.id");
             $options = $told->options ?? new \stdClass;
             $decoding = $this->read->values($capture, $options instanceof \stdClass ? $options : new \stdClass);
             $sides[] = ['capture' => $capture, 'decoding' => $decoding, 'rows' => $this->read->series($capture, $decoding, self::SERIES_ROWS)];

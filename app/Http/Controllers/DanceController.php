@@ -18,7 +18,6 @@ use Linguator\Core\Bench\DanceRehearsal;
 use Linguator\Core\Bench\DanceScript;
 use Linguator\Core\Bench\DanceSetUp;
 use Linguator\Core\Bench\RigDance;
-use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
 use Linguator\Core\Document\Plain;
 use Linguator\Core\Document\Schemas;
@@ -63,10 +62,7 @@ final readonly class DanceController
     public function capture(Request $request, Rig $rig, ReadCapture $read): JsonResponse
     {
         $document = RequestDocument::of($request);
-        $capture = Capture::query()->find($document->int('capture'));
-        if (! $capture instanceof Capture) {
-            throw DocumentError::at('capture', 'Found no such capture on the desk.', 'no_such_capture');
-        }
+        $capture = Capture::onDesk($document->int('capture'), 'capture');
 
         return Answer::json(['name' => $capture->name, 'log' => $read->series($capture, $read->values($capture, (object) $document->map('options')), self::ROWS)->whole()]);
     }

@@ -14,7 +14,6 @@ use Illuminate\Http\Request;
 use Linguator\Core\Bench\CaptureSymptoms;
 use Linguator\Core\Bench\KnownFaults;
 use Linguator\Core\Bench\RigSymptoms;
-use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Plain;
 
 /** What is known of faults, and what a rig says of itself when one is looked for. */
@@ -33,7 +32,7 @@ final readonly class DiagnosisController
     /** What a capture on the desk answers, made at the output of the craft's receiver. */
     public function capture(Request $request, Rig $rig, ReadCapture $read): JsonResponse
     {
-        $capture = Capture::query()->find(RequestDocument::of($request)->int('capture')) ?? throw DocumentError::at('capture', 'There is no such capture on the desk.', 'no_such_capture');
+        $capture = Capture::onDesk(RequestDocument::of($request)->int('capture'), 'capture');
         $symptoms = (new CaptureSymptoms($rig->whole()))->of($read->decode($capture, new \stdClass), $capture->name);
 
         return Answer::json(Plain::of((object) ['symptoms' => $symptoms]));

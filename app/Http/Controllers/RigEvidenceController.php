@@ -33,10 +33,7 @@ final readonly class RigEvidenceController
     public function __invoke(Request $request, Rig $rig): JsonResponse
     {
         $document = RequestDocument::of($request);
-        $capture = Capture::query()->find($document->int('capture'));
-        if (! $capture instanceof Capture) {
-            throw DocumentError::at('capture', 'Found no such capture on the desk.', 'no_such_capture');
-        }
+        $capture = Capture::onDesk($document->int('capture'), 'capture');
         $decoding = $this->read->decode($capture, (object) $document->map('options'));
         $values = static fn (): Recognised|ValueLog => $decoding->withValues($capture->name);
 
