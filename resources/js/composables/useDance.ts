@@ -84,7 +84,7 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
   /** The move that is asked for and the one before it, with what came just before; once it is over, all of it. */
   function stretch(): { log: Row[]; prompts: Prompt[] } {
     const before = prompts.value[prompts.value.length - 2]
-    const from = (before?.t_ms ?? 0) - BEFORE_MS
+    const from = lengthOf({ from: BEFORE_MS, to: before?.t_ms ?? 0 })
     const first = kept.findIndex((row) => row.t_ms >= from)
     if (isWhole || before === undefined || first < 0) return { log: kept, prompts: prompts.value }
     return { log: kept.slice(first), prompts: prompts.value.filter((one) => one.t_ms >= before.t_ms) }
