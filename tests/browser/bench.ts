@@ -43,20 +43,22 @@ export async function expectNoSidewaysScroll(page: Page): Promise<void> {
 /**
  * A demo rig as it is delivered, under another name, so that tests disturb neither each other nor what they find. Gives its address.
  */
-export async function copyOf(page: Page, slug: string, name: string): Promise<string> {
+export async function copyOf(page: Page, slug: string, name: string, memory?: number): Promise<string> {
   await page.goto('/')
   const text = readFileSync(`demo/rigs/${slug}.yaml`, 'utf8').replace(/^name: .*$/m, `name: ${name}`)
-  return `/rigs/${await posted(page, '/rigs/import', { text })}`
+  // What is set in a memory of the handset is set for every rig that shares it.
+  const own = memory === undefined ? text : text.replace(/^( *memory: ).*$/m, `$1${memory}`)
+  return `/rigs/${(await posted<{ slug: string }>(page, '/rigs/import', { text: own })).slug}`
 }
 
 /** A rig with nothing in it; its slug. */
 export async function newRig(page: Page, name: string): Promise<string> {
   await page.goto('/')
-  return posted(page, '/rigs', { name, craft_kind: 'plane' })
+  return (await posted<{ slug: string }>(page, '/rigs', { name, craft_kind: 'plane' })).slug
 }
 
-/** Sends something with the page's own token; the slug of the rig that comes of it. */
-const posted = (page: Page, address: string, body: unknown): Promise<string> =>
+/** Asks the bench with the page's own token. */
+export const posted = <T>(page: Page, address: string, body: unknown) =>
   page.evaluate(
     async ({ address, body }) => {
       const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '')
@@ -66,10 +68,10 @@ const posted = (page: Page, address: string, body: unknown): Promise<string> =>
         body: JSON.stringify(body),
       })
       if (!response.ok) throw new Error(`not taken: ${response.status} ${await response.text()}`)
-      return ((await response.json()) as { slug: string }).slug
+      return (await response.json()) as unknown
     },
     { address, body },
-  )
+  ) as Promise<T>
 
 /** Types on the keyboard until the wanted element has the focus. */
 export async function tabTo(

@@ -1,5 +1,5 @@
-import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, test } from './bench'
-import { framesOf, posted, sender } from './sender'
+import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, posted, test } from './bench'
+import { framesOf, sender } from './sender'
 
 test('the stand-in dances, everything is found, and nothing of it is written', async ({ page }) => {
   test.setTimeout(120_000)
@@ -71,7 +71,7 @@ test('a whole dance on a port of this machine, move by move as the page asks, is
   page,
 }) => {
   test.setTimeout(240_000)
-  const address = await copyOf(page, 'dunlin', 'Turnstone wire')
+  const address = await copyOf(page, 'dunlin', 'Turnstone wire', 41)
   await page.goto(`${address}/dance`)
   const danced = await posted<Danced>(page, `${address}/dance/stand-in`, { seed: 8 })
   const bytes = await framesOf(

@@ -73,7 +73,7 @@ export class Bencher {
     }
     const take = page.getByRole('button', { name: 'Take this path' }).first()
     await take.click()
-    await expect(page.getByRole('button', { name: 'Look for another way' })).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Other paths' })).toBeVisible()
   }
 
   /** As a person goes: by the link; only a page that is not this rig's is left for its address. */

@@ -65,7 +65,7 @@ test('a sender that falls silent is said at once, and it takes up again by itsel
 test('sticks are read by holding them, then the levels of a switch, without a key, at the phone size', async ({ page }) => {
   test.setTimeout(120_000)
   await page.setViewportSize({ width: 390, height: 844 })
-  const address = await copyOf(page, 'dunlin', 'Whimbrel held')
+  const address = await copyOf(page, 'dunlin', 'Whimbrel held', 42)
   await page.goto(`${address}/travel`)
   // Aileron, elevator, throttle, rudder; then arm on channel 5 and mode on 6, as this rig has them.
   const channels = ['Aileron', 'Elevator', 'Throttle', 'Rudder']

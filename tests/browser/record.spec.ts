@@ -63,7 +63,7 @@ test('the logbook opens a rig as it then was, and brings a setting back', async 
   await page.getByRole('textbox', { name: 'Model memory' }).press('Tab')
   await expect(page.getByText('memory 21')).toBeVisible()
   await page.goto('/logbook')
-  await page.getByRole('searchbox', { name: 'Words' }).fill('will not arm')
+  await page.getByRole('searchbox', { name: 'Search text' }).fill('will not arm')
   await page.getByLabel('Rig').selectOption('sandpiper')
   await expect(page).toHaveURL(/q=will\+not\+arm/)
   await expect(page).toHaveURL(/rig=sandpiper/)

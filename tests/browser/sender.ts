@@ -1,4 +1,6 @@
+import type { Page } from '@playwright/test'
 import { type AddressInfo, createServer, type Socket } from 'node:net'
+import { posted } from './bench'
 
 /** Something on a port of this machine that sends the same bytes again and again, and others once it is told. */
 export async function sender(pace_ms: number) {
@@ -29,24 +31,8 @@ export async function sender(pace_ms: number) {
   }
 }
 
-/** Asks the bench as its own pages do. */
-export const posted = <T>(page: import('@playwright/test').Page, address: string, body: unknown) =>
-  page.evaluate(
-    async ([to, told]) => {
-      const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '')
-      const response = await fetch(`/api/v1${to}`, {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
-        body: JSON.stringify(told),
-      })
-      if (!response.ok) throw new Error(`not taken: ${response.status} ${await response.text()}`)
-      return (await response.json()) as unknown
-    },
-    [address, body] as const,
-  ) as Promise<T>
-
 /** Frames of 16 channels; what is not told stands in its middle. */
-export async function framesOf(page: import('@playwright/test').Page, rows: number[][]): Promise<Buffer[]> {
+export async function framesOf(page: Page, rows: number[][]): Promise<Buffer[]> {
   const frames = rows.map((row) => ({ us: Array.from({ length: 16 }, (_, k) => row[k] ?? 1500) }))
   const { hex } = await posted<{ hex: string[] }>(page, '/encode', { format: 's115e', frames })
   return hex.map((one) => Buffer.from(one, 'hex'))

@@ -32,7 +32,7 @@ test('functions typed one after the other all arrive, once each', async ({ page 
   const address = await copyOf(page, 'dunlin', 'Sanderling')
   await answersLate(page)
   await page.goto(`${address}/path`)
-  await page.getByRole('button', { name: 'Look for another way' }).click()
+  await page.getByRole('button', { name: 'Other paths' }).click()
   const before = await benchHas(page, address)
   const wanted = [
     ['flap', '12'],

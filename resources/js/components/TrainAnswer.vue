@@ -55,7 +55,7 @@ const rest = computed(() => props.budget.remedies)
         </dd>
       </div>
       <div v-if="rest.hold_unused">
-        <dt>Hold the {{ channels - used }} unused ones</dt>
+        <dt>{{ channels - used === 1 ? 'Hold the unused one' : `Hold the ${channels - used} unused ones` }}</dt>
         <dd>
           at <b class="value">{{ figure(rest.hold_unused.at_us) }} µs</b>: the gap is then
           <span class="value">{{ figure(rest.hold_unused.worst_sync_us) }} µs</span>, {{ rest.hold_unused.sound ? 'sound' : 'still too short' }}

@@ -99,7 +99,7 @@ useKeys((key, event) => {
         </select></LabelledField
       >
       <a-button type="primary" html-type="submit">Start its rig</a-button>
-      <a-button @click="isAdding = false">Leave it</a-button>
+      <a-button @click="isAdding = false">Cancel</a-button>
       <p id="new-problem" class="problem" role="alert">{{ problem }}</p>
     </form>
 

@@ -126,7 +126,7 @@ const words = (names: string[]) => names.join(', ')
       </p>
       <p class="acts">
         <template v-if="!isNothingNew"
-          ><a-button type="primary" :loading="isBusy" @click="take">Take it in</a-button> <a-button @click="leave">Leave it</a-button></template
+          ><a-button type="primary" :loading="isBusy" @click="take">Take it in</a-button> <a-button @click="leave">Cancel</a-button></template
         >
         <a-button v-else @click="leave">Close</a-button>
       </p>

@@ -59,7 +59,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
         <p class="muted">What was done, measured and tested, on every rig. Each line opens the rig as it then was.</p>
       </div>
       <p class="exports">
-        Take along: <a :href="`/api/v1/logbook.csv?${query}`" download>CSV</a> <a :href="`/api/v1/logbook.json?${query}`" download>JSON</a>
+        Export: <a :href="`/api/v1/logbook.csv?${query}`" download>CSV</a> <a :href="`/api/v1/logbook.json?${query}`" download>JSON</a>
       </p>
     </div>
     <form class="filters" role="search" aria-label="Filter the logbook" @submit.prevent>
@@ -77,7 +77,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
       >
       <LabelledField label="From"><input class="field" type="date" :value="text('from')" @change="set('from', valueOf($event))" /></LabelledField>
       <LabelledField label="To"><input class="field" type="date" :value="text('to')" @change="set('to', valueOf($event))" /></LabelledField>
-      <LabelledField class="words" label="Words"
+      <LabelledField class="words" label="Search text"
         ><input class="field" type="search" :value="text('q')" maxlength="100" @input="set('q', valueOf($event))"
       /></LabelledField>
     </form>

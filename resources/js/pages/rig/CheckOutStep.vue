@@ -74,7 +74,7 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
             <p v-else-if="check.observed && check.state !== 'open'" class="small">
               {{ check.observed }} <FaultLink v-if="check.state === 'failed'" />
             </p>
-            <p v-if="check.state !== 'holds' && check.required" class="muted small">Must be seen: {{ check.expected }}.</p>
+            <p v-if="check.state !== 'holds' && check.required" class="muted small">Expected: {{ check.expected }}.</p>
             <ProofForm
               v-if="!check.step && check.required && (check.state !== 'holds' || again === keyOf(check))"
               :title="titleOf(check)"

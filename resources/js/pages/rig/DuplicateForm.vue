@@ -54,7 +54,7 @@ async function duplicate(): Promise<void> {
       </select></LabelledField
     >
     <a-button type="primary" html-type="submit">Duplicate</a-button>
-    <a-button @click="isOpen = false">Leave it</a-button>
+    <a-button @click="isOpen = false">Cancel</a-button>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   </form>
 </template>

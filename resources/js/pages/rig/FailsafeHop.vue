@@ -105,7 +105,7 @@ async function set(): Promise<void> {
       </fieldset>
       <div class="row">
         <a-button type="primary" html-type="submit">It is set so</a-button>
-        <a-button @click="isSetting = false">Leave it</a-button>
+        <a-button @click="isSetting = false">Cancel</a-button>
       </div>
     </form>
     <p v-else-if="hop.stored_us" class="small muted">

@@ -49,7 +49,7 @@ async function tested(passed: boolean, observed: string, by: string): Promise<bo
           >{{ test.mend_first }} As it is, this would be seen: <b>{{ test.see }}</b></template
         >
         <template v-else
-          >Must be seen: <b>{{ test.see }}</b></template
+          >Expected: <b>{{ test.see }}</b></template
         >
       </li>
       <li>{{ rig.review.failsafe.recovery }}</li>

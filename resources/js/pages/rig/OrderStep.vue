@@ -51,7 +51,7 @@ function make(fix: OrderFixView): void {
       <section v-if="order.fixes.length > 0 && !order.by_plugs">
         <h3>Ways to mend it, cheapest first</h3>
         <p class="muted small">
-          Schools differ: some set the handset once to what the controller expects, some leave the handset alone. Any one of these is enough.
+          Two ways are usual: some set the handset once to what the controller expects, some leave the handset alone. Any one of these is enough.
         </p>
         <ul class="plain-list fixes">
           <li v-for="fix in order.fixes" :key="fix.at + fix.title">

@@ -24,7 +24,7 @@ watch(
     <div class="head">
       <h2>Path</h2>
       <a-button v-if="hasChain()" :aria-expanded="isLooking" @click="isLooking = !isLooking">{{
-        isLooking ? 'Keep this chain' : 'Look for another way'
+        isLooking ? 'Keep this chain' : 'Other paths'
       }}</a-button>
     </div>
     <PathAsk v-if="isLooking" :rig="rig" :handle="handle" @taken="isLooking = false" />

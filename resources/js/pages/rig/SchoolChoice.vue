@@ -20,7 +20,7 @@ const usual = computed(() => list.value.join('–'))
 
 <template>
   <section class="schools">
-    <h3>Schools differ</h3>
+    <h3>Two ways, and what each costs</h3>
     <label
       ><input type="radio" name="school" :checked="view.school === 'match'" @change="handle.intend('choose-school', { school: 'match' })" /> Bring the
       handset to {{ usual }} µs <span class="muted">(usual: every controller then works as its manual says)</span></label

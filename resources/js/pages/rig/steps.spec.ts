@@ -290,7 +290,7 @@ describe('the check-out', () => {
     expect(rows).toHaveLength(10)
     expect(rows[0]).toMatch(/^Bind proven holds/)
     expect(rows[2]).toMatch(/^Directions open/)
-    expect(rows[2]).toContain('Must be seen: with the craft in front of you')
+    expect(rows[2]).toContain('Expected: with the craft in front of you')
     expect(rows[9]).toContain('depends on the power they are made at; it is not told yet')
   })
 

@@ -187,7 +187,7 @@ const aliasText = computed(() => ((getAt(card.value, 'alias') as string[] | unde
           </select></LabelledField
         >
         <LabelledField class="name" label="What else do manuals call it?"
-          ><TextField :value="aliasText" :save="tellAliases" placeholder="several, parted by commas"
+          ><TextField :value="aliasText" :save="tellAliases" placeholder="several, with commas between them"
         /></LabelledField>
       </div>
       <StarterList v-if="isOffered && asText === null" @begin="begin" />
@@ -218,7 +218,7 @@ const aliasText = computed(() => ((getAt(card.value, 'alias') as string[] | unde
           <a :href="`/api/v1/shelf/${card.id}.json`" download>JSON</a>
           <button type="button" class="link-button" @click="remove">Take off the shelf</button>
         </template>
-        <a-button v-else @click="emit('close')">Leave it</a-button>
+        <a-button v-else @click="emit('close')">Cancel</a-button>
       </footer>
       <p v-if="data && data.rigs.length > 0" class="muted small">
         In use:

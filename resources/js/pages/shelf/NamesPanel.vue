@@ -63,7 +63,7 @@ async function save(entry: NamedThing, event: Event): Promise<void> {
                 class="field"
                 :value="entry.aliases.join(', ')"
                 :aria-label="`Names for ${entry.name}, ${entry.target}`"
-                placeholder="several, parted by commas"
+                placeholder="several, with commas between them"
                 @change="save(entry, $event)"
               />
             </td>

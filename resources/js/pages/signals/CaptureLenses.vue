@@ -58,7 +58,7 @@ const middleWords = computed(() => `${timeWords(lengthOf(middle.value))} from ${
 
 <template>
   <section class="lenses" aria-labelledby="lenses-title">
-    <h2 id="lenses-title">The evidence, three times closer</h2>
+    <h2 id="lenses-title">The evidence: the whole, a frame, a byte</h2>
     <div
       class="lens"
       tabindex="0"

@@ -41,7 +41,7 @@ const late = computed(() => props.reading.desk.late_above_ms ?? 0)
         ><b class="value">{{ figure(rateOf(period.mean), 1) }}</b> frames/s</span
       >
       <span
-        ><b class="value">{{ figure(percentOf(period.late_share), 1) }}</b> % late</span
+        ><b class="value">{{ figure(percentOf(period.late_share), 1) }}</b> % of the frames late</span
       >
     </p>
     <svg

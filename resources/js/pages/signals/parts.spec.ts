@@ -86,7 +86,7 @@ describe('the time from frame to frame', () => {
     const text = part(FrameTiming, { reading }).text()
     expect(text).toContain(`${period?.mean.toFixed(3).replace(/\.?0+$/, '')}`)
     expect(text).toContain(`${Number((1000 / (period?.mean ?? 1)).toFixed(1))} frames/s`)
-    expect(text).toContain('% late')
+    expect(text).toContain('% of the frames late')
   })
 
   it('is left out where the capture has no times', () => {
