@@ -50,15 +50,32 @@ final readonly class SampleRigs
         $folder = config()->string('linguator.demo');
         $files = ['gear' => glob("$folder/gear/*.yaml") ?: [], 'rigs' => glob("$folder/rigs/*.yaml") ?: []];
         $state = hash('xxh128', Json::compact([config('linguator.build'), array_map(filemtime(...), array_merge(...array_values($files)))]));
-        $texts = Cache::rememberForever("sample-rigs/$state", fn (): array => $this->read($files['gear'], $files['rigs']));
         $rigs = [];
-        foreach ((array) $texts as $slug => $text) {
+        foreach ($this->texts("sample-rigs/$state", $files['gear'], $files['rigs']) as $slug => $text) {
             $document = Json::kept(is_string($text) ? $text : '{}');
             assert($document instanceof \stdClass);
             $rigs[(string) $slug] = $document;
         }
 
         return $rigs;
+    }
+
+    /**
+     * @param  list<string>  $gear
+     * @param  list<string>  $rigs
+     * @return array<mixed>
+     */
+    private function texts(string $key, array $gear, array $rigs): array
+    {
+        $texts = Cache::get($key);
+        if (is_array($texts)) {
+            return $texts;
+        }
+        $texts = $this->read($gear, $rigs);
+        // Where there is no room to keep them, they are read again next time.
+        rescue(static fn (): bool => Cache::forever($key, $texts), report: false);
+
+        return $texts;
     }
 
     /**

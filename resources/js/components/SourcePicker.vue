@@ -3,18 +3,20 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { choicesQuery } from '@/api/choices'
 import LabelledField from '@/components/form/LabelledField.vue'
-import { lineInSource } from '@/composables/live/lineIn'
 import { portSource } from '@/composables/live/port'
 import { hasSerial, serialSource } from '@/composables/live/serial'
 import type { LiveSource } from '@/composables/live/source'
 
-/** Where values may come from as they arrive at the reader. */
+/**
+ * Where values that are written may come from as they arrive at the reader. The sound input is not among them: how true it reads is not known of
+ * somebody's machine, and a dance by ear writes nothing either.
+ */
 defineEmits<{ choose: [source: LiveSource] }>()
 
 const USUAL_PORT = '4420'
 const choices = useQuery(choicesQuery)
 const lines = computed(() => choices.data.value?.lines ?? [])
-const from = ref<'port' | 'adapter' | 'sound'>('port')
+const from = ref<'port' | 'adapter'>('port')
 const port = ref(USUAL_PORT)
 const line = ref('')
 const chosen = computed(() => lines.value.find((one) => one.title === line.value) ?? lines.value[0] ?? null)
@@ -22,7 +24,6 @@ const isPort = computed(() => /^\d{1,5}$/.test(port.value.trim()))
 
 function source(): LiveSource | null {
   if (from.value === 'port') return isPort.value ? portSource(Number(port.value)) : null
-  if (from.value === 'sound') return lineInSource()
   return chosen.value === null ? null : serialSource(chosen.value)
 }
 </script>
@@ -33,7 +34,6 @@ function source(): LiveSource | null {
       ><select v-model="from" class="field">
         <option value="port">a port of this machine</option>
         <option v-if="hasSerial()" value="adapter">a USB serial adapter</option>
-        <option value="sound">the sound input, pulses</option>
       </select></LabelledField
     >
     <LabelledField v-if="from === 'port'" label="Port"

@@ -83,4 +83,13 @@ describe('a dance as it goes on', () => {
     expect(dance.state.value).toBe('done')
     expect(dance.shown.value?.redo).toEqual([1, 2, 3].filter((move) => !whole?.prompts.some((one) => one.move === move)))
   })
+
+  it('shows nothing of what was said of a part where no answer to all of it comes', async () => {
+    const { dance } = await danced(2.6)
+    expect(dance.shown.value).not.toBeNull()
+    vi.stubGlobal('fetch', () => Promise.reject(new TypeError('stopped')))
+    await dance.finish()
+    expect(dance.shown.value).toBeNull()
+    expect(dance.problem.value).not.toBe('')
+  })
 })

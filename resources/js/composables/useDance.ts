@@ -51,7 +51,7 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
   let lastAt = 0
   let tries = 0
   /** Why nothing comes, where the source knows. */
-  let told = ''
+  let reason = ''
 
   const at = computed(() => prompts.value[prompts.value.length - 1]?.move ?? 0)
   const now = () => kept[kept.length - 1]?.t_ms ?? 0
@@ -143,7 +143,8 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
   }
 
   async function tick(): Promise<void> {
-    if (performance.now() - lastAt > SILENT_MS) silence.value = told || 'Nothing comes in: look at the lead and at the sender. It goes on by itself.'
+    if (performance.now() - lastAt > SILENT_MS)
+      silence.value = reason || 'Nothing comes in: look at the lead and at the sender. It goes on by itself.'
     await ask()
     if (state.value === 'on') goOn()
   }
@@ -154,7 +155,7 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
     draw()
     ;[source, ownPrompts, tries, lastAt] = [from, own, 0, performance.now()]
     isWhole = false
-    problem.value = silence.value = ''
+    reason = problem.value = silence.value = ''
     isRehearsal.value = own !== null
     whyNot.value = notWritten
     try {
@@ -164,7 +165,7 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
           if (why !== '') problem.value = why
           void finish()
         },
-        seen: (now) => (told = now.says ?? ''),
+        seen: (now) => (reason = now.says ?? ''),
       })
       state.value = 'on'
       timer = window.setInterval(() => void tick(), ASK_MS)
@@ -194,7 +195,9 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
     stop()
     while (isAsking) await new Promise((resolve) => setTimeout(resolve, 20))
     draw()
+    // What was said of a part of it while it went on is no answer to all of it: where none comes, none is shown.
     isWhole = true
+    shown.value = null
     await ask()
     state.value = kept.length > 1 ? 'done' : 'off'
   }
