@@ -75,6 +75,10 @@ test('sticks are read by holding them, then the levels of a switch, without a ke
   try {
     await hold([])
     await page.getByText('Read by holding each stick').click()
+    // Where nothing listens it is said, and stays where it is seen.
+    await page.getByRole('textbox', { name: 'Port' }).fill('1')
+    await page.getByRole('button', { name: 'Begin' }).click()
+    await expect(page.getByText('Nothing listens on port 1 of this machine')).toBeVisible()
     await page.getByRole('textbox', { name: 'Port' }).fill(String(sent.port))
     await page.getByRole('button', { name: 'Begin' }).click()
     const asked = page.locator('.reader .ask')

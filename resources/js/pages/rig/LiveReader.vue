@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { SteadyAsk } from '@/api/rigs'
 import SourcePicker from '@/components/SourcePicker.vue'
 import { type Taken, useSteady } from '@/composables/useSteady'
@@ -21,11 +21,14 @@ const steady = useSteady(
 )
 const { live, holds, at, now, held, isDone, wantsVoice, hasVoice } = steady
 const { isOn } = live
+/** As somebody left it: a source that cannot be reached says so here, so it does not close by itself. */
+const isOpen = ref(false)
+const toggled = (event: Event) => (isOpen.value = (event.target as HTMLDetailsElement).open)
 const said = computed(() => live.problem.value || live.silence.value || steady.problem.value)
 </script>
 
 <template>
-  <details class="reader" :open="isOn">
+  <details class="reader" :open="isOpen" @toggle="toggled">
     <summary>{{ kind === 'stick' ? 'Read by holding each stick' : 'Read the levels of the switches' }}</summary>
     <div v-if="!isOn">
       <p class="muted small">
