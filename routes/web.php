@@ -45,10 +45,10 @@ Route::prefix('api/v1')->group(function (): void {
     Route::get('rigs/{rig}/dance', [DanceController::class, 'show']);
     Route::post('rigs/{rig}/dance', [DanceController::class, 'read']);
     Route::post('rigs/{rig}/dance/stand-in', [DanceController::class, 'standIn']);
-    Route::post('rigs/{rig}/dance/capture', [DanceController::class, 'capture']);
     Route::post('rigs/{rig}/dance/take', [DanceController::class, 'take']);
     Route::get('rigs/{rig}/steady', [SteadyController::class, 'show']);
     Route::post('rigs/{rig}/steady', [SteadyController::class, 'held']);
+    Route::post('rigs/{rig}/steady/stand-in', [SteadyController::class, 'standIn']);
     Route::get('rigs/{rig}/like/{other}', [LikeController::class, 'show']);
     Route::post('rigs/{rig}/like/{other}', [LikeController::class, 'take']);
     Route::get('samples', SampleRigController::class);
@@ -107,6 +107,7 @@ Route::prefix('api/v1')->group(function (): void {
         Route::delete('', [CaptureController::class, 'destroy']);
         Route::post('restore', [CaptureController::class, 'restore']);
         Route::post('decode', [CaptureReadController::class, 'decode']);
+        Route::post('rows', [CaptureReadController::class, 'rows']);
         Route::post('frame', [CaptureReadController::class, 'frame']);
         Route::post('window', [CaptureReadController::class, 'window']);
         Route::post('export', CaptureExportController::class);
@@ -121,6 +122,7 @@ Route::prefix('api/v1')->group(function (): void {
     Route::post('live/tcp', [LiveController::class, 'tcp']);
     Route::post('live/bytes', [LiveController::class, 'bytes']);
     Route::post('live/sound', [LiveController::class, 'sound']);
+    Route::post('live/axes', [LiveController::class, 'axes']);
 
     Route::get('search', SearchController::class);
 });

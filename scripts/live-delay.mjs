@@ -5,6 +5,8 @@ import { chromium } from 'playwright'
 const [base = 'http://127.0.0.1:8080', turns = '60'] = process.argv.slice(2)
 const TURN_MS = 350
 const FRAME_MS = 10
+/** The grain of a sound input, and some. */
+const WITHIN_US = 60
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] })
 const share = (list, part) => [...list].sort((a, b) => a - b)[Math.floor(list.length * part)]
 const told = (name, list) => console.log(`${name}: ${share(list, 0.5).toFixed(0)} ms p50, ${share(list, 0.95).toFixed(0)} ms p95, of ${list.length}`)
@@ -34,10 +36,10 @@ async function delays(page, turn) {
   await watchMeter(page)
   const waits = []
   for (let k = 0; k < Number(turns); k++) {
-    const us = k % 2 ? '1900' : '1100'
+    const us = k % 2 ? 1900 : 1100
     const at = await turn(k % 2)
     await sleep(TURN_MS + Math.random() * 30)
-    const seen = (await page.evaluate(() => window.changes)).find(([when, text]) => when >= at && text === us)
+    const seen = (await page.evaluate(() => window.changes)).find(([when, text]) => when >= at && Math.abs(Number(text) - us) < WITHIN_US)
     if (seen) waits.push(seen[0] - at)
   }
   return waits
@@ -55,7 +57,7 @@ const pace = setInterval(() => {
 }, FRAME_MS)
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
 await page.goto(`${base}/signals/live`)
-await page.getByLabel('Port').fill(String(server.address().port))
+await page.getByRole('textbox', { name: 'Port' }).fill(String(server.address().port))
 await page.getByRole('button', { name: 'Listen', exact: true }).click()
 told(
   'port',
@@ -69,6 +71,8 @@ told(
 clearInterval(pace)
 for (const socket of sockets) socket.destroy()
 server.close()
+
+await page.close()
 
 // A serial adapter, as the browser would hand it over.
 const serial = await browser.newPage({ viewport: { width: 1280, height: 800 } })
@@ -93,7 +97,8 @@ await serial.addInitScript(
   frames.map((one) => [...one]),
 )
 await serial.goto(`${base}/signals/live`)
-await serial.getByRole('button', { name: 'Choose the adapter' }).click()
+await serial.getByRole('radio', { name: 'a USB serial adapter' }).check()
+await serial.getByRole('button', { name: 'Listen', exact: true }).click()
 told(
   'serial adapter',
   await delays(serial, (k) =>
@@ -105,6 +110,55 @@ told(
     }, k),
   ),
 )
+
+await serial.close()
+
+// A pulse train in the sound input: the browser's own sound, as a lead would bring it.
+const sound = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+await sound.addInitScript(() => {
+  const MARK_S = 0.0003
+  const context = new AudioContext()
+  const to = context.createMediaStreamDestination()
+  const LEVELS = [0.5, 0.4]
+  const trains = [1100, 1900].map((us, which) => {
+    const buffer = context.createBuffer(1, Math.round(context.sampleRate * 0.0225), context.sampleRate)
+    const samples = buffer.getChannelData(0).fill(LEVELS[which])
+    let at = 0
+    for (const gap of [us, 1500, 1500, 1500, 1500, 1500, 1500, 1500, 0]) {
+      samples.fill(-0.5, Math.round(at * context.sampleRate), Math.round((at + MARK_S) * context.sampleRate))
+      at += gap / 1e6
+    }
+    return buffer
+  })
+  let playing = null
+  window.play = async (which) => {
+    await context.resume()
+    playing?.stop()
+    playing = new AudioBufferSourceNode(context, { buffer: trains[which], loop: true })
+    playing.connect(to)
+    playing.start()
+    // The browser's own way from sound to samples is none of the page's: it counts from when they are there, told by their level.
+    return new Promise((done) => (window.arrived = [LEVELS[which], done]))
+  }
+  const Node_ = window.AudioWorkletNode
+  window.AudioWorkletNode = class extends Node_ {
+    constructor(...told) {
+      super(...told)
+      this.port.addEventListener('message', ({ data }) => {
+        const [level, done] = window.arrived ?? []
+        if (done && Math.abs(Math.max(...data) - level) < 0.02) done(Date.now())
+      })
+    }
+  }
+  navigator.mediaDevices.getUserMedia = () => Promise.resolve(to.stream)
+})
+await sound.goto(`${base}/signals/live`)
+await sound.evaluate(() => void window.play(0))
+await sound.getByRole('radio', { name: 'the sound input' }).check()
+await sound.getByRole('button', { name: 'Listen', exact: true }).click()
+told('sound input, from its samples', await delays(sound, (k) => sound.evaluate((which) => window.play(which), k)))
+
+await sound.close()
 
 // A game controller on the dry bench: its stick moves as the axis does.
 const pad = await browser.newPage({ viewport: { width: 1280, height: 800 } })

@@ -21,7 +21,8 @@ const probed = async (page) => {
 
 /** The stand-in has danced. */
 const danced = async (page) => {
-  await page.getByRole('button', { name: 'Let the stand-in dance' }).click()
+  await page.getByRole('radio', { name: 'the stand-in' }).check()
+  await page.getByRole('button', { name: 'Begin' }).click()
   await page.getByRole('heading', { name: 'What was found' }).waitFor()
 }
 

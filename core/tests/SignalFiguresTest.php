@@ -285,6 +285,14 @@ it('hears a pulse train in a tenth of a second of a sound input, and says why wh
         ->and($ear->heard(substr($wav, 44, 900))->format)->toBeNull();
 });
 
+it('hears the pulse of a servo wherever the stretch is cut, inside a pulse too', function () {
+    $ear = new LiveSound(new CaptureDesk(Formats::shipped(), new Schemas), 48_000);
+    foreach (range(0, 959, 20) as $offset) {
+        $samples = implode('', array_map(static fn (int $k): string => pack('v', (($k + $offset) % 960 < 82 ? 20_000 : -20_000) & 0xFFFF), range(0, 5759)));
+        expect(array_column($ear->heard($samples)->channels, 'us'))->toEqualWithDelta([1708.3], 0.2);
+    }
+});
+
 it('says when the newest good frame came, not when it was told', function () {
     $frames = Frames::stream(FormatCards::get('s115e'), 60);
     $live = new Live(FormatCards::all());

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Linguator\Core\Document\Schemas;
+
 it('takes a dance over in one entry that can be taken back, and says at its place what cannot be', function () {
     $this->demo();
     $slug = $this->postJson('/api/v1/rigs/dunlin/duplicate', ['name' => 'Turnstone two'])->assertCreated()->json('slug');
@@ -50,15 +52,48 @@ it('reads a capture of the desk as a dance, takes it over, and dances the sticks
     $rows = implode("\n", array_map(static fn (array $row): string => $row['t_ms'].','.implode(',', $row['us']), $danced));
     $channels = implode(',', array_map(static fn (int $k): string => "ch$k", range(1, count($danced[0]['us']))));
     $capture = $this->postJson('/api/v1/captures', ['text' => "t_ms,$channels\n$rows\n", 'name' => 'danced.csv'])->assertCreated()->json('id');
-    $read = $this->postJson("$address/capture", ['capture' => $capture])->assertOk()->json();
-    expect($read['name'])->toBe('danced.csv')->and(count($read['log']))->toBe(count($danced))->and($read['log'][0]['us'])->toHaveCount(count($danced[0]['us']));
+    $read = $this->postJson("/api/v1/captures/$capture/rows", ['options' => (object) []])->assertOk()->json();
+    expect($read['name'])->toBe('danced.csv')->and($read['is_sound'])->toBeFalse()->and(count($read['log']))->toBe(count($danced))->and($read['log'][0]['us'])->toHaveCount(count($danced[0]['us']));
     $shown = $this->postJson($address, ['log' => $read['log'], 'prompts' => []])->assertOk()->json();
     expect($shown['order'])->toBe('AETR')->and($shown['redo'])->toBe([]);
-    $this->postJson("$address/capture", ['capture' => 9999])->assertStatus(422)->assertJsonPath('error.path', 'capture');
+    $this->postJson('/api/v1/captures/9999/rows', ['options' => (object) []])->assertNotFound();
 
     $short = $this->getJson("$address?short=1")->assertOk()->json();
     expect(array_column($short['moves'], 'move'))->toBe(['rest', 'stick', 'stick', 'stick', 'stick', 'rest']);
     $again = $this->postJson("$address/stand-in", ['seed' => 5, 'short' => true])->json();
     expect(array_column($again['prompts'], 'move'))->toBe(range(0, 5))
         ->and(array_column($this->postJson($address, $again + ['short' => true])->assertOk()->json('lines'), 'key'))->not->toContain('levels/arm');
+});
+
+it('tells what a stick that is held says while it goes on, and refuses sticks that are none', function () {
+    $this->demo();
+    $address = '/api/v1/rigs/dunlin/dance';
+    $danced = $this->postJson("$address/stand-in", ['seed' => 4])->json();
+    $until = $danced['prompts'][3]['t_ms'];
+    $log = array_values(array_filter($danced['log'], static fn (array $row): bool => $row['t_ms'] < $until));
+    $told = ['log' => $log, 'prompts' => array_slice($danced['prompts'], 0, 3)];
+    $first = $this->postJson($address, $told)->assertOk()->assertJsonPath('sign', null)->assertJsonPath('signs_with', null)->json();
+    // The rudder is known; it is held where it went first, while the next stick is asked for.
+    $rudder = array_values(array_filter($first['channels'], static fn (array $one): bool => ($one['letter'] ?? '') === 'R'))[0];
+    $known = [array_intersect_key($rudder, array_flip(['letter', 'channel', 'lo', 'mid', 'hi', 'reversed']))];
+    $held = end($log)['us'];
+    $held[$rudder['channel'] - 1] = $rudder['reversed'] ? $rudder['lo'] : $rudder['hi'];
+    $rows = array_map(static fn (int $k): array => ['t_ms' => $until + 20 * $k, 'us' => $k < 5 || $k > 95 ? end($log)['us'] : $held], range(0, 110));
+    $told = ['log' => [...$log, ...$rows], 'prompts' => array_slice($danced['prompts'], 0, 4), 'known' => $known];
+    $this->postJson($address, $told)->assertOk()->assertJsonPath('sign.says', 'skip')->assertJsonPath('sign.is_over', true)->assertJsonPath('signs_with', fn (string $words): bool => str_contains($words, 'rudder'));
+    $this->postJson($address, ['known' => [['letter' => 'X', 'channel' => 1]]] + $told)->assertStatus(422)->assertJsonPath('error.path', 'known.0.letter');
+    $this->postJson($address, ['known' => 'R'] + $told)->assertStatus(422)->assertJsonPath('error.path', 'known');
+});
+
+it('lets the stand-in hold what readings ask for, and judges the axes of a game controller', function () {
+    $this->demo();
+    expect($this->postJson('/api/v1/rigs/dunlin/steady/stand-in', ['kind' => 'stick'])->assertOk()->json('log'))->not->toBe([]);
+    $this->postJson('/api/v1/rigs/dunlin/steady/stand-in', ['kind' => 'knob'])->assertStatus(422)->assertJsonPath('error.path', 'kind');
+    $rows = array_map(static fn (int $k): array => ['t_ms' => 20 * $k, 'pct' => [$k < 20 ? -100 : ($k < 40 ? 100 : 0), 0]], range(0, 80));
+    $axes = $this->postJson('/api/v1/live/axes', ['log' => $rows])->assertOk()->json('axes');
+    expect(array_column($axes, 'state'))->toBe(['well', 'unmoved']);
+    (new Schemas)->check((object) ['axes' => array_map(static fn (array $one): stdClass => (object) $one, $axes)], 'screens.schema.json');
+    $this->postJson('/api/v1/live/axes', ['log' => [['t_ms' => 0, 'pct' => [1, 2]], ['t_ms' => 20, 'pct' => [1]]]])->assertStatus(422);
+    $this->postJson('/api/v1/live/axes', ['log' => []])->assertStatus(422)->assertJsonPath('error.path', 'log');
+    $this->postJson('/api/v1/live/axes', ['log' => [['t_ms' => 0, 'pct' => [1e9]]]])->assertStatus(422);
 });

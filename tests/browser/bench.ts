@@ -88,3 +88,17 @@ export async function tabTo(
 }
 
 export { expect }
+
+/** Values come from there: the choice that every screen with live values has. */
+export async function takeFrom(page: Page, kind: 'port' | 'adapter' | 'sound' | 'controller' | 'stand-in' | 'log', port?: number): Promise<void> {
+  const names = {
+    port: 'a port',
+    adapter: 'a USB serial adapter',
+    sound: 'the sound input',
+    controller: 'a game controller',
+    'stand-in': 'the stand-in',
+    log: 'a capture',
+  }
+  await page.getByRole('radio', { name: names[kind] }).check()
+  if (port !== undefined) await page.getByRole('textbox', { name: 'Port' }).fill(String(port))
+}

@@ -1,4 +1,4 @@
-import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, posted, test } from './bench'
+import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, posted, takeFrom, test } from './bench'
 import { framesOf, sender } from './sender'
 
 test('the stand-in dances, everything is found, and nothing of it is written', async ({ page }) => {
@@ -7,7 +7,8 @@ test('the stand-in dances, everything is found, and nothing of it is written', a
   const address = await copyOf(page, 'dunlin', 'Turnstone dancer')
   await page.goto(`${address}/dance`)
   await expectAccessible(page)
-  await page.getByRole('button', { name: 'Let the stand-in dance' }).click()
+  await takeFrom(page, 'stand-in')
+  await page.getByRole('button', { name: 'Begin' }).click()
   await expect(page.getByText('Rudder: right, hold; left, hold; let go.')).toBeVisible()
   await expectNoSidewaysScroll(page)
   await expect(page.getByRole('heading', { name: 'What was found' })).toBeVisible({ timeout: 60_000 })
@@ -28,7 +29,8 @@ test('a game controller is danced with by keyboard: a move that was seen leads o
     navigator.getGamepads = () => [pad as unknown as Gamepad]
   })
   await page.goto(`${await copyOf(page, 'dunlin', 'Turnstone pad')}/dance`)
-  await page.getByRole('button', { name: 'Dance with it' }).press('Enter')
+  await takeFrom(page, 'controller')
+  await page.getByRole('button', { name: 'Begin' }).press('Enter')
   await expect(page.getByText('Throttle: up, hold it, and back down.')).toBeVisible()
   await page.evaluate(async () => {
     const pad = (window as unknown as { pad: { axes: number[] } }).pad
@@ -55,10 +57,11 @@ test('a game controller is danced with by keyboard: a move that was seen leads o
 
 test('without a game controller, and at a port on which nothing listens, it is said in words', async ({ page }) => {
   await page.goto('/rigs/dunlin/dance')
-  await page.getByRole('button', { name: 'Dance with it' }).click()
+  await takeFrom(page, 'controller')
+  await page.getByRole('button', { name: 'Begin' }).click()
   await expect(page.getByRole('alert')).toContainText('No game controller is seen.')
-  await page.getByRole('textbox', { name: 'Port' }).fill('1')
-  await page.getByRole('button', { name: 'Dance on this port' }).click()
+  await takeFrom(page, 'port', 1)
+  await page.getByRole('button', { name: 'Begin' }).click()
   await expect(page.getByRole('alert')).toContainText(/port/)
 })
 
@@ -88,8 +91,8 @@ test('a whole dance on a port of this machine, move by move as the page asks, is
   const receiver = await sender(20)
   receiver.send(bytes.slice(0, 1))
   try {
-    await page.getByRole('textbox', { name: 'Port' }).fill(String(receiver.port))
-    await page.getByRole('button', { name: 'Dance on this port' }).click()
+    await takeFrom(page, 'port', receiver.port)
+    await page.getByRole('button', { name: 'Begin' }).click()
     const count = page.getByText(/^\d+ of 9$/)
     for (let move = 0; move < 9; move++) {
       await expect(count).toHaveText(`${move + 1} of 9`, { timeout: 20_000 })
@@ -116,8 +119,8 @@ test('a whole dance on a port of this machine, move by move as the page asks, is
       after.log.map(({ us }) => us),
     )
     receiver.send(again.slice(0, 1))
-    await page.getByRole('textbox', { name: 'Port' }).fill(String(receiver.port))
-    await page.getByRole('button', { name: 'Dance on this port' }).click()
+    await takeFrom(page, 'port', receiver.port)
+    await page.getByRole('button', { name: 'Begin' }).click()
     const sticks = page.getByText(/^\d+ of 6$/)
     for (let move = 0; move < 6; move++) {
       await expect(sticks).toHaveText(`${move + 1} of 6`, { timeout: 20_000 })
@@ -131,6 +134,62 @@ test('a whole dance on a port of this machine, move by move as the page asks, is
     await expect(page.getByRole('heading', { name: 'Written' })).toBeVisible()
     await page.getByRole('link', { name: 'Travel has computed' }).click()
     await expect(page.locator('.line .more b', { hasText: /^confirmed$/ }).first()).toBeVisible()
+  } finally {
+    receiver.end()
+  }
+})
+
+test('hands at the handset: a stick that was found is held right to skip, left to be asked once more, and on to stop', async ({ page }) => {
+  test.setTimeout(120_000)
+  const address = await copyOf(page, 'dunlin', 'Turnstone sign', 43)
+  const danced = await posted<Danced>(page, `${address}/dance/stand-in`, { seed: 5 })
+  const bytes = await framesOf(
+    page,
+    danced.log.map(({ us }) => us),
+  )
+  const stretch = (move: number) =>
+    danced.log.flatMap(({ t_ms }, k) =>
+      t_ms >= (danced.prompts[move]?.t_ms ?? 0) && t_ms < (danced.prompts[move + 1]?.t_ms ?? 0) ? [bytes[k] ?? Buffer.alloc(0)] : [],
+    )
+  const receiver = await sender(20)
+  receiver.send(bytes.slice(0, 1))
+  try {
+    await page.goto(`${address}/dance`)
+    await takeFrom(page, 'port', receiver.port)
+    await page.getByRole('button', { name: 'Begin' }).click()
+    const count = page.getByText(/^\d+ of 9$/)
+    for (let move = 0; move < 3; move++) {
+      await expect(count).toHaveText(`${move + 1} of 9`, { timeout: 20_000 })
+      receiver.send(stretch(move))
+    }
+    await expect(count).toHaveText('4 of 9', { timeout: 20_000 })
+    await expect(page.getByText('Hold the rudder right for 1.5 s to skip this')).toBeVisible()
+    // Rudder rides on the fourth channel of this handset.
+    const rest = danced.log[danced.log.length - 1]?.us ?? []
+    const at = async (us: number) => (await framesOf(page, [rest.map((one, k) => (k === 3 ? us : one))]))[0] ?? Buffer.alloc(0)
+    const [left, right, middle] = [await at(rest[3] === undefined ? 0 : rest[3] - 400), await at((rest[3] ?? 0) + 400), await at(rest[3] ?? 0)]
+    const ends = danced.log.map(({ us }) => us[3] ?? 0)
+    const [low, high] = [await at(Math.min(...ends)), await at(Math.max(...ends))]
+    // Not to its end: nothing is said by it.
+    receiver.send([...Array.from({ length: 90 }, () => left), middle])
+    await page.waitForTimeout(2600)
+    await expect(count).toHaveText('4 of 9')
+    receiver.send([...Array.from({ length: 50 }, () => right), middle])
+    await page.waitForTimeout(1400)
+    await expect(count).toHaveText('4 of 9')
+    const ways = danced.log.flatMap(({ t_ms, us }) =>
+      t_ms > (danced.prompts[2]?.t_ms ?? 0) && Math.abs((us[3] ?? 0) - (rest[3] ?? 0)) > 300 ? [us[3] ?? 0] : [],
+    )
+    const isRightHigh = (ways[0] ?? 0) > (rest[3] ?? 0)
+    receiver.send([...Array.from({ length: 95 }, () => (isRightHigh ? high : low)), middle])
+    await expect(page.getByText('Let go: this one is skipped.')).toBeVisible()
+    await expect(count).toHaveText('5 of 9', { timeout: 5000 })
+    receiver.send([...Array.from({ length: 260 }, () => (isRightHigh ? low : high)), middle])
+    await expect(page.getByText('Let go: it is asked once more.')).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'What was found' })).toBeVisible({ timeout: 15_000 })
+    // The stick that spoke is what it was, and what was skipped is not certain.
+    await expect(page.getByText(/^Travel of rudder/i)).toBeVisible()
+    await expect(page.getByText(/Not certain, so nothing is said of it: .*Elevator/)).toBeVisible()
   } finally {
     receiver.end()
   }

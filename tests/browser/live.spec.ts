@@ -1,5 +1,5 @@
 import { resolve } from 'node:path'
-import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, test } from './bench'
+import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, posted, takeFrom, test } from './bench'
 import { framesOf, sender } from './sender'
 
 const launched = {
@@ -19,7 +19,8 @@ test.use({ launchOptions: launched })
 test.describe('the sound input', () => {
   test('a pulse train in line-in is read as it comes, with its grain', async ({ page }) => {
     await page.goto('/signals/live')
-    await page.getByRole('button', { name: 'Hear the input' }).click()
+    await takeFrom(page, 'sound')
+    await page.getByRole('button', { name: 'Listen' }).click()
     await expect(page.getByText('This is Pulse train.')).toBeVisible()
     await expect(page.getByText('grain 22.7 µs')).toBeVisible()
     const first = page.getByRole('listitem').filter({ has: page.getByRole('img', { name: /^Channel 1 at 1[0-9]{3}/ }) })
@@ -29,7 +30,7 @@ test.describe('the sound input', () => {
     await expect.poll(async () => await first.innerText()).not.toBe(before)
     await expectAccessible(page)
     await page.getByRole('button', { name: 'Stop' }).click()
-    await expect(page.getByRole('button', { name: 'Hear the input' })).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Listen' })).toBeVisible()
   })
 })
 
@@ -40,7 +41,7 @@ test('a sender that falls silent is said at once, and it takes up again by itsel
   sent.send(frames)
   try {
     await page.goto('/signals/live')
-    await page.getByLabel('Port').fill(String(sent.port))
+    await takeFrom(page, 'port', sent.port)
     await page.getByRole('button', { name: 'Listen', exact: true }).click()
     await expect(page.getByText('This is eighth-µs words, 115 k with CRC-16.')).toBeVisible()
     await expect(page.getByRole('alert')).toHaveCount(0)
@@ -117,4 +118,102 @@ test('sticks are read by holding them, then the levels of a switch, without a ke
   } finally {
     sent.end()
   }
+})
+
+test('a handset that is a game controller: each axis, and whether it is calibrated', async ({ page }) => {
+  await page.addInitScript(() => {
+    const pad = { index: 0, connected: true, axes: [0, 0, -1, 0], buttons: [] }
+    Object.defineProperty(window, 'pad', { value: pad })
+    navigator.getGamepads = () => [pad as unknown as Gamepad]
+  })
+  await page.goto('/signals/live')
+  await takeFrom(page, 'controller')
+  await page.getByRole('button', { name: 'Listen' }).click()
+  await expect(page.getByText('Move each stick round its corners')).toBeVisible()
+  const axis = (k: number) => page.getByRole('listitem').filter({ hasText: `axis ${k}` })
+  await expect(axis(1)).toContainText('Not moved yet.')
+  await page.evaluate(async () => {
+    const pad = (window as unknown as { pad: { axes: number[] } }).pad
+    const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
+    for (const [k, ends] of [
+      [0, [-1, 1, 0]],
+      [1, [-1, 0.93, 0]],
+      [2, [1, -1]],
+      [3, [-1, 1, 0.03]],
+    ] as [number, number[]][])
+      for (const end of ends) {
+        pad.axes[k] = end
+        await wait(150)
+      }
+  })
+  await expect(axis(1)).toContainText('It reaches both ends and comes back to the middle.')
+  await expect(axis(2)).toContainText('It goes from -100 to 93 % only')
+  await expect(axis(3)).toContainText('It reaches both ends.')
+  await expect(axis(4)).toContainText('It comes back to 3 %, not to the middle')
+  await expectAccessible(page)
+  await page.setViewportSize({ width: 390, height: 844 })
+  await expectNoSidewaysScroll(page)
+})
+
+test('without gear the stand-in holds each stick, and nothing of it is a reading', async ({ page }) => {
+  test.setTimeout(90_000)
+  const address = await copyOf(page, 'dunlin', 'Whimbrel stood in', 44)
+  await page.goto(`${address}/travel`)
+  const before = await page.getByLabel('rudder, low (µs)').inputValue()
+  await page.getByText('Read by holding each stick').click()
+  await takeFrom(page, 'stand-in')
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByText('1 of 12')).toBeVisible()
+  await expect(page.getByText('All are read.')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText(/this is what would be written, and nothing is\..*rudder \d+/)).toBeVisible()
+  await expect(page.getByLabel('rudder, low (µs)')).toHaveValue(before)
+})
+
+test('an order is watched as it comes, and kept as proof once somebody says that is all', async ({ page }) => {
+  test.setTimeout(90_000)
+  const address = await copyOf(page, 'dunlin', 'Whimbrel order', 45)
+  const danced = await posted<{ log: { us: number[] }[] }>(page, `${address}/dance/stand-in`, { seed: 3, short: true })
+  const frames = await framesOf(
+    page,
+    danced.log.map(({ us }) => us),
+  )
+  const sent = await sender(20)
+  sent.send(frames.slice(0, 1))
+  try {
+    await page.goto(`${address}/order`)
+    await page.getByLabel('the bench watches now').check()
+    await takeFrom(page, 'port', sent.port)
+    await page.getByRole('button', { name: 'Begin' }).click()
+    await expect(page.getByText('Listening: hands off')).toBeVisible()
+    await page.waitForTimeout(1500)
+    sent.send(frames)
+    await expect(page.locator('.result .band.calm')).toBeVisible({ timeout: 40_000 })
+    await expect(page.getByRole('button', { name: 'Keep as proof' })).toHaveCount(0)
+    await page.getByRole('button', { name: 'That is all' }).click()
+    await page.getByLabel(/by$/i).fill('Wren')
+    await page.getByRole('button', { name: 'Keep as proof' }).click()
+    await expect(page.getByText(/^Proven on/)).toBeVisible()
+    // The stand-in shows how it goes, and proves nothing.
+    await page.getByLabel('the bench watches now').check()
+    await takeFrom(page, 'stand-in')
+    await page.getByRole('button', { name: 'Begin' }).click()
+    await expect(page.getByText("nobody's hands: this is what would be written")).toBeVisible({ timeout: 40_000 })
+    await expect(page.getByRole('button', { name: 'Keep as proof' })).toHaveCount(0)
+  } finally {
+    sent.end()
+  }
+})
+
+test('a capture is played back as if it came now', async ({ page }) => {
+  await page.goto('/signals')
+  await page.getByText('A sample', { exact: true }).click()
+  await page.getByRole('button', { name: 'avocet-eighths.bin' }).click()
+  await expect(page).toHaveURL(/\/signals\/\d+/)
+  const id = /signals\/(\d+)/.exec(page.url())?.[1] ?? ''
+  await page.goto('/signals/live')
+  await takeFrom(page, 'log')
+  await page.getByRole('combobox', { name: /^Capture/ }).selectOption(id)
+  await page.getByRole('button', { name: 'Listen' }).click()
+  await expect(page.getByText('A capture of the desk, as if it came now.')).toBeVisible()
+  await expect(page.getByRole('img', { name: /^Channel 12 at/ })).toBeVisible()
 })

@@ -3,7 +3,7 @@ import { type ChildProcess, spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, test } from './bench'
+import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, test, takeFrom } from './bench'
 
 const sample = (name: string) => `demo/captures/${name}`
 
@@ -231,10 +231,10 @@ test.describe('live', () => {
 
   test('a stand-in on a port of this machine is listened to', async ({ page }) => {
     await page.goto('/signals/live')
-    await page.getByLabel('Port').fill(String(silent))
+    await takeFrom(page, 'port', silent)
     await page.getByRole('button', { name: 'Listen' }).click()
     await expect(page.getByRole('alert')).toContainText(`Nothing listens on port ${silent}`)
-    await page.getByLabel('Port').fill(String(port))
+    await takeFrom(page, 'port', port)
     await page.getByRole('button', { name: 'Listen' }).click()
     await expect(page.getByText('This is eighth-µs words, 115 k with CRC-16.')).toBeVisible()
     const first = page.getByRole('listitem').filter({ has: page.getByRole('img', { name: /^Channel 1 at/ }) })
@@ -264,7 +264,8 @@ test.describe('live', () => {
       Object.defineProperty(navigator, 'serial', { value: { requestPort: () => Promise.resolve(adapter) } })
     }, hex)
     await page.goto('/signals/live')
-    await page.getByRole('button', { name: 'Choose the adapter' }).click()
+    await takeFrom(page, 'adapter')
+    await page.getByRole('button', { name: 'Listen' }).click()
     await expect(page.getByText('This is eighth-µs words, 115 k with CRC-16.')).toBeVisible()
     await expect(page.getByRole('img', { name: /^Channel 12 at 1500 µs/ })).toBeVisible()
     await page.getByRole('button', { name: 'Stop' }).click()

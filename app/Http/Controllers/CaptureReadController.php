@@ -11,6 +11,7 @@ use App\Http\RequestDocument;
 use App\Models\Capture;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Linguator\Core\Capture\CaptureKind;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Signal\Comparison;
 use Linguator\Core\Signal\DecodeAnswer;
@@ -23,6 +24,9 @@ use Linguator\Core\Signal\Window;
 final readonly class CaptureReadController
 {
     private const SERIES_ROWS = 4000;
+
+    /** As many as a page keeps of a source that goes on. */
+    private const LIVE_ROWS = 20_000;
 
     public function __construct(private ReadCapture $read)
     {
@@ -39,6 +43,14 @@ final readonly class CaptureReadController
         }
 
         return Answer::json(['capture' => $capture->listed(), 'answer' => new DecodeAnswer($decoding), 'desk' => new DeskView($decoding)]);
+    }
+
+    /** Its values over time, to be played as if they came now, or read as a dance. */
+    public function rows(Request $request, Capture $capture): JsonResponse
+    {
+        $values = $this->read->values($capture, (object) RequestDocument::of($request)->map('options'));
+
+        return Answer::json(['name' => $capture->name, 'is_sound' => $values->begin->kind === CaptureKind::Wav, 'log' => $this->read->series($capture, $values, self::LIVE_ROWS)->whole()]);
     }
 
     public function progress(Request $request): JsonResponse

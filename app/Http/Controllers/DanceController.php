@@ -6,11 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Actions\ChangeRig;
 use App\Actions\Moment;
-use App\Actions\ReadCapture;
 use App\Http\Answer;
 use App\Http\RequestDocument;
 use App\Http\RigAnswer;
-use App\Models\Capture;
 use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -29,9 +27,6 @@ use Linguator\Core\Rig\RigDocument;
 /** One dance, whole set-up: what to move, what was seen so far, and taking it over. */
 final readonly class DanceController
 {
-    /** As many as a page keeps of one that goes on. */
-    private const ROWS = 20_000;
-
     public function __construct(private Formats $formats, private Schemas $schemas)
     {
     }
@@ -44,9 +39,11 @@ final readonly class DanceController
     /** What a log shows, whole or while it goes on. */
     public function read(Request $request, Rig $rig): JsonResponse
     {
-        $dance = $this->dance($rig->whole(), RequestDocument::of($request)->whole());
+        $told = RequestDocument::of($request)->whole();
+        $known = (new Node($this->schemas->check((object) ['known' => $told->known ?? []], 'dance-known.schema.json')))->nodes('known');
+        $dance = $this->dance($rig->whole(), $told);
 
-        return Answer::json(Plain::of((object) (get_object_vars($dance->deduction->answer()) + ['lines' => $dance->lines()])));
+        return Answer::json(Plain::of((object) (get_object_vars($dance->deduction->answer()) + ['lines' => $dance->lines()] + get_object_vars($dance->signs($known)))));
     }
 
     /** The dry bench dances by itself, to be tried without gear. */
@@ -56,15 +53,6 @@ final readonly class DanceController
         $told = new Node((object) ($document->has('faults') ? ['faults' => array_map(static fn (string $cause): \stdClass => (object) ['cause' => $cause], $document->texts('faults'))] : []));
 
         return Answer::json((new DanceRehearsal($rig->whole(), $told, $this->formats))->danced($document->intOrNull('seed') ?? 0, $document->flag('short')));
-    }
-
-    /** The values of a capture of the desk, to be read as a dance: nobody was asked for anything, so it goes by the order of the script. */
-    public function capture(Request $request, Rig $rig, ReadCapture $read): JsonResponse
-    {
-        $document = RequestDocument::of($request);
-        $capture = Capture::onDesk($document->int('capture'), 'capture');
-
-        return Answer::json(['name' => $capture->name, 'log' => $read->series($capture, $read->values($capture, (object) $document->map('options')), self::ROWS)->whole()]);
     }
 
     public function take(Request $request, Rig $rig, ChangeRig $change, Shelf $shelf): JsonResponse

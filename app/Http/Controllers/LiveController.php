@@ -10,8 +10,12 @@ use App\Http\RequestDocument;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\File;
+use Linguator\Core\Channel\AxisRead;
+use Linguator\Core\Channel\ChannelLog;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Json;
+use Linguator\Core\Document\Node;
+use Linguator\Core\Document\Schemas;
 use Linguator\Core\Format\FormatCard;
 use Linguator\Core\Format\Formats;
 use Linguator\Core\Signal\CaptureDesk;
@@ -96,6 +100,15 @@ final readonly class LiveController
         }
 
         return Answer::json((new LiveSound($desk, $rate))->heard((string) hex2bin($hex)));
+    }
+
+    /** The axes of a game controller as they went: how far, where they rest, and whether the handset is calibrated. */
+    public function axes(Request $request, Schemas $schemas): JsonResponse
+    {
+        $told = new Node($schemas->check(RequestDocument::of($request)->whole(), 'axes-question.schema.json'));
+        $rows = $told->nodes('log');
+
+        return Answer::json(['axes' => AxisRead::all(ChannelLog::fromRows(array_map(static fn (Node $row): float => $row->number('t_ms'), $rows), array_map(static fn (Node $row): array => $row->numbersOrNull('pct') ?? [], $rows)))]);
     }
 
     /** @param  resource  $socket */

@@ -9,7 +9,9 @@ use Linguator\Core\Channel\Letter;
 use Linguator\Core\Dance\ChannelKind;
 use Linguator\Core\Dance\ChannelRead;
 use Linguator\Core\Dance\Deduction;
+use Linguator\Core\Dance\Move;
 use Linguator\Core\Dance\Prompt;
+use Linguator\Core\Dance\Signs;
 use Linguator\Core\Document\Chosen;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Document\Node;
@@ -46,6 +48,14 @@ final readonly class RigDance
 
     private OrderReview $order;
 
+    private ChannelLog $log;
+
+    /** @var list<Move> */
+    private array $script;
+
+    /** @var list<Prompt>|null */
+    private ?array $prompts;
+
     /**
      * @param  Node  $told  With `log` and `prompts`, as the verb `dance` takes them; the script is the rig's.
      * @param  bool  $isShort  The sticks only were asked for.
@@ -55,8 +65,27 @@ final readonly class RigDance
     public function __construct(private RigDocument $rig, Node $told, bool $isShort = false)
     {
         $this->order = new OrderReview($rig);
-        $script = (new DanceScript($rig, $isShort))->moves();
-        $this->deduction = new Deduction(ChannelLog::fromNodes($told->nodes('log')), $script, Prompt::all($told, count($script)), $this->expected());
+        $this->script = (new DanceScript($rig, $isShort))->moves();
+        $this->log = ChannelLog::fromNodes($told->nodes('log'));
+        $this->prompts = Prompt::all($told, count($this->script));
+        $this->deduction = new Deduction($this->log, $this->script, $this->prompts, $this->expected());
+    }
+
+    /**
+     * What a stick that was found before says while another is asked for.
+     *
+     * @param  list<Node>  $known  Channels as the dance told them before.
+     * @return \stdClass `sign` and `signs_with`, as screens get them.
+     */
+    public function signs(array $known): \stdClass
+    {
+        $prompt = array_slice($this->prompts ?? [], -1)[0] ?? null;
+        if ($prompt === null) {
+            return (object) ['sign' => null, 'signs_with' => null];
+        }
+        $signs = new Signs($known, $this->script[$prompt->move]->letter);
+
+        return (object) ['sign' => $signs->said($this->log, $prompt->ms), 'signs_with' => $signs->words()];
     }
 
     /** @return list<DanceLine> What can be written. */

@@ -32,7 +32,8 @@ final readonly class LiveSound
      */
     public function heard(string $samples): \stdClass
     {
-        $decoding = $this->decoded($samples);
+        // A stretch that begins inside a pulse begins with one that is too short: then what lies behind it counts.
+        $decoding = $this->decoded($samples) ?? $this->decoded(self::afterFirstChange($samples));
         $tally = $decoding?->tally;
         $channels = array_map(
             static fn (ChannelSummary $one): array => ['channel' => $one->channel, 'us' => round($one->lastUs, 1), 'low_us' => round($one->minUs, 1), 'high_us' => round($one->maxUs, 1)],
@@ -68,15 +69,35 @@ final readonly class LiveSound
         return $decoding instanceof Recognised && in_array($decoding->format, PulseShape::NAMES, true) ? $decoding : null;
     }
 
-    private function isSilent(string $samples): bool
+    /** From where it crosses its middle for the first time. */
+    private static function afterFirstChange(string $samples): string
     {
-        [$low, $high] = [0, 0];
-        foreach ((array) unpack('v*', $samples) as $one) {
-            $word = is_int($one) ? $one : 0;
-            $value = $word >= self::FULL ? $word - 2 * self::FULL : $word;
-            [$low, $high] = [min($low, $value), max($high, $value)];
+        $values = self::values($samples);
+        if ($values === []) {
+            return '';
+        }
+        $middle = (min($values) + max($values)) / 2;
+        foreach ($values as $k => $value) {
+            if (($value > $middle) !== ($values[0] > $middle)) {
+                return substr($samples, 2 * $k);
+            }
         }
 
-        return $high - $low < self::SILENCE * 2 * self::FULL;
+        return '';
+    }
+
+    /** @return list<int> Signed. */
+    private static function values(string $samples): array
+    {
+        $words = array_filter(array_values((array) unpack('v*', $samples)), is_int(...));
+
+        return array_map(static fn (int $word): int => $word >= self::FULL ? $word - 2 * self::FULL : $word, array_values($words));
+    }
+
+    private function isSilent(string $samples): bool
+    {
+        $values = [0, ...self::values($samples)];
+
+        return max($values) - min($values) < self::SILENCE * 2 * self::FULL;
     }
 }

@@ -2,7 +2,18 @@ import { queryOptions } from '@tanstack/vue-query'
 import type { CaptureListed, CaptureReading, Compared, DeskData } from './generated/screens'
 import { ApiError, getJson, postJson, requestToken, TOKEN_EXPIRED } from './http'
 
-export type { CaptureListed, CaptureReading, Compared, ComparedRow, DeskData, FrameSeen, LiveSeen, Span, WaveSeen } from './generated/screens'
+export type {
+  AxisRead,
+  CaptureListed,
+  CaptureReading,
+  Compared,
+  ComparedRow,
+  DeskData,
+  FrameSeen,
+  LiveSeen,
+  Span,
+  WaveSeen,
+} from './generated/screens'
 
 /** What is told of a capture beforehand; empty: it is to be found out. */
 export interface CaptureOptions {

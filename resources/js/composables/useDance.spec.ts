@@ -19,7 +19,7 @@ function bench() {
       order: null,
       redo: [1, 2, 3].filter((move) => !about.has(move)),
       moves: moves.map((_, k) => ({ state: about.has(k) ? 'found' : 'not_seen', channel: k, from_ms: 0, to_ms: about.has(k) ? until - 600 : null })),
-      channels: [{ channel: 1, letter: null, id: null }],
+      channels: [{ channel: 1 }],
       findings: [],
       lines: [],
     } as unknown as DanceShown

@@ -1,8 +1,9 @@
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
 import { postJson, sentenceOf } from '@/api/http'
-import type { DanceSetUp, DanceShown } from '@/api/rigs'
-import { lengthOf } from '@/lib/scale'
+import type { DanceSetUp, DanceShown, DanceSign } from '@/api/rigs'
+import { back, lengthOf, type Stretch } from '@/lib/scale'
 import type { LiveSource, Row } from './live/source'
+import { useLive } from './useLive'
 
 export interface Prompt {
   move: number
@@ -17,8 +18,6 @@ const REST_MS = 2000
 const OVER_MS = 250
 /** Not seen for so long, it is asked for once more, and then left. */
 const PATIENCE_MS = 9000
-/** A source that sends nothing for so long is silent. */
-const SILENT_MS = 500
 /** Lines are drawn so often. */
 const DRAW_MS = 60
 /** The line of a channel needs no more points. */
@@ -39,19 +38,17 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
   const prompts = ref<Prompt[]>([])
   const shown = shallowRef<DanceShown | null>(null)
   const problem = ref('')
-  const silence = ref('')
+  const live = useLive(take, () => void finish())
   /** The stand-in follows prompts of its own. */
   const isRehearsal = ref(false)
   /** Why nothing of it can be written; empty: it can. */
   const whyNot = ref('')
-  let source: LiveSource | null = null
   let ownPrompts: Prompt[] | null = null
   let timer = 0
   let isAsking = false
-  let lastAt = 0
   let tries = 0
-  /** Why nothing comes, where the source knows. */
-  let reason = ''
+  /** What a stick said is taken out of the log: what comes later is so much earlier in it. */
+  let cuts: Stretch[] = []
 
   const at = computed(() => prompts.value[prompts.value.length - 1]?.move ?? 0)
   const now = () => kept[kept.length - 1]?.t_ms ?? 0
@@ -66,14 +63,30 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
   }
 
   function take(row: Row): void {
-    lastAt = performance.now()
-    silence.value = ''
+    const t_ms = cuts.reduce((ms, one) => back(ms, lengthOf(one)), row.t_ms)
     // What else a source tells of itself is nothing that the bench is asked about.
-    if (kept.length < KEPT_ROWS) kept.push({ t_ms: row.t_ms, us: row.us })
-    if (lastAt - drawnAt > DRAW_MS) draw()
+    if (kept.length < KEPT_ROWS) kept.push({ t_ms, us: row.us })
+    if (performance.now() - drawnAt > DRAW_MS) draw()
     if (prompts.value.length === 0 && ownPrompts === null) prompt(0)
     const next = ownPrompts?.[prompts.value.length]
-    if (next && next.t_ms <= row.t_ms) prompts.value = [...prompts.value, next]
+    if (next && next.t_ms <= t_ms) prompts.value = [...prompts.value, next]
+  }
+
+  /** A stretch of time is taken out as if it had not been: nobody danced in it. */
+  function cut(stretch: Stretch): void {
+    const length = lengthOf(stretch)
+    kept = kept.flatMap((row) => (row.t_ms < stretch.from ? [row] : row.t_ms > stretch.to ? [{ ...row, t_ms: back(row.t_ms, length) }] : []))
+    cuts.push(stretch)
+    draw()
+  }
+
+  /** What a stick said by being held is done, once it counts. */
+  function obey(sign: DanceSign): void {
+    if (!sign.is_over) return
+    cut({ from: sign.from_ms, to: sign.to_ms })
+    if (sign.says === 'skip') next()
+    else if (sign.says === 'again') again()
+    else void finish()
   }
 
   function draw(): void {
@@ -95,12 +108,22 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
     if (isWhole || sofar === null || about.length === prompts.value.length) return answer
     const before = sofar
     const isAsked = (move: number) => about.some((one) => one.move === move)
+    const stands = (read: DanceShown['channels'][number]) =>
+      moves().some(({ letter, id }, move) => !isAsked(move) && (letter ?? id) !== undefined && letter === read.letter && id === read.id)
     return {
       ...answer,
       moves: answer.moves.map((move, k) => (isAsked(k) ? move : (before.moves[k] ?? move))),
       redo: answer.redo.filter((move) => isAsked(move) || before.redo.includes(move)),
-      channels: before.channels.map((read, k) => ((read.letter ?? read.id) === null ? (answer.channels[k] ?? read) : read)),
+      channels: before.channels.map((read, k) => (stands(read) ? read : (answer.channels[k] ?? read))),
     }
+  }
+
+  /** Sticks that were found before, as the bench told them: held, one of them says again, skip or stop. */
+  function known() {
+    if (isWhole || ownPrompts !== null) return []
+    return (sofar?.channels ?? []).flatMap(({ letter, channel, lo, mid, hi, reversed }) =>
+      letter === undefined ? [] : [{ letter, channel, lo, mid, hi, reversed }],
+    )
   }
 
   async function ask(): Promise<void> {
@@ -108,7 +131,7 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
     isAsking = true
     const told = stretch()
     try {
-      shown.value = sofar = joined(await postJson<DanceShown>(`/rigs/${slug()}/dance`, { ...told, short: isShort() }), told.prompts)
+      shown.value = sofar = joined(await postJson<DanceShown>(`/rigs/${slug()}/dance`, { ...told, short: isShort(), known: known() }), told.prompts)
       problem.value = ''
     } catch (error) {
       problem.value = sentenceOf(error)
@@ -130,6 +153,10 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
 
   function goOn(): void {
     if (ownPrompts !== null) return
+    if (shown.value?.sign) {
+      obey(shown.value.sign)
+      return
+    }
     const since = lengthOf({ from: prompts.value[prompts.value.length - 1]?.t_ms ?? 0, to: now() })
     const move = shown.value?.moves[at.value]
     if (moves()[at.value]?.move === 'rest') {
@@ -143,8 +170,6 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
   }
 
   async function tick(): Promise<void> {
-    if (performance.now() - lastAt > SILENT_MS)
-      silence.value = reason || 'Nothing comes in: look at the lead and at the sender. It goes on by itself.'
     await ask()
     if (state.value === 'on') goOn()
   }
@@ -153,41 +178,30 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
     stop()
     ;[prompts.value, shown.value, kept, sofar] = [[], null, [], null]
     draw()
-    ;[source, ownPrompts, tries, lastAt] = [from, own, 0, performance.now()]
+    ;[ownPrompts, tries, cuts] = [own, 0, []]
     isWhole = false
-    reason = problem.value = silence.value = ''
+    problem.value = ''
     isRehearsal.value = own !== null
     whyNot.value = notWritten
-    try {
-      await from.start({
-        take,
-        ended: (why) => {
-          if (why !== '') problem.value = why
-          void finish()
-        },
-        seen: (now) => (reason = now.says ?? ''),
-      })
-      state.value = 'on'
-      timer = window.setInterval(() => void tick(), ASK_MS)
-    } catch (error) {
-      problem.value = sentenceOf(error)
-      state.value = 'off'
-    }
+    await live.listen(from)
+    if (!live.isOn.value) return
+    state.value = 'on'
+    timer = window.setInterval(() => void tick(), ASK_MS)
   }
 
   /** A log that is there already, read as a dance for which nobody asked. */
-  async function readWhole(log: Row[]): Promise<void> {
+  async function readWhole(log: Row[], notWritten: string): Promise<void> {
     stop()
     ;[prompts.value, shown.value, kept, ownPrompts, sofar] = [[], null, log, null, null]
-    problem.value = silence.value = whyNot.value = ''
+    problem.value = ''
+    whyNot.value = notWritten
     isRehearsal.value = false
     await finish()
   }
 
   function stop(): void {
     window.clearInterval(timer)
-    source?.stop()
-    source = null
+    live.stop()
   }
 
   /** Whatever was danced until now counts. */
@@ -204,5 +218,21 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
 
   onBeforeUnmount(stop)
 
-  return { state, rows, prompts, shown, problem, silence, isRehearsal, whyNot, at, isSeen, start, readWhole, next, again, finish }
+  return {
+    state,
+    rows,
+    prompts,
+    shown,
+    problem: computed(() => problem.value || live.problem.value),
+    silence: live.silence,
+    isRehearsal,
+    whyNot,
+    at,
+    isSeen,
+    start,
+    readWhole,
+    next,
+    again,
+    finish,
+  }
 }

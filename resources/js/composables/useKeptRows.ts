@@ -33,14 +33,18 @@ export function useKeptRows() {
     problem.value = ''
   }
 
-  async function keep(): Promise<void> {
+  /** As a channel log. */
+  function csv(): string {
+    const channels = (rows[0]?.us ?? []).map((_, k) => `ch${k + 1}`)
+    return `${[['t_ms', ...channels], ...rows.map((row) => [row.t_ms, ...row.us])].map((line) => line.join(',')).join('\n')}\n`
+  }
+
+  async function keep(from = 'live'): Promise<void> {
     isKeeping.value = true
     problem.value = ''
     try {
-      const channels = (rows[0]?.us ?? []).map((_, k) => `ch${k + 1}`)
-      const lines = rows.map((row) => [row.t_ms, ...row.us].join(','))
-      const name = `live-${new Date().toISOString().slice(0, 19).replaceAll(':', '')}.csv`
-      const kept = await postJson<{ id: number }>('/captures', { text: `${['t_ms', ...channels].join(',')}\n${lines.join('\n')}\n`, name })
+      const name = `${from}-${new Date().toISOString().slice(0, 19).replaceAll(':', '')}.csv`
+      const kept = await postJson<{ id: number }>('/captures', { text: csv(), name })
       capture.value = kept.id
     } catch (error) {
       problem.value = sentenceOf(error)
@@ -49,5 +53,5 @@ export function useKeptRows() {
     }
   }
 
-  return { add, forget, keep, count, isKeeping, problem, capture, isFull: computed(() => dropped.value) }
+  return { add, forget, keep, csv, count, isKeeping, problem, capture, isFull: computed(() => dropped.value) }
 }

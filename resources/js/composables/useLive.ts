@@ -31,8 +31,11 @@ function useRate() {
   return { rate, count, reset }
 }
 
-/** Something that sends now: its newest values, until it is stopped. Silence is said at once with its likely reason, and it takes up again by itself. */
-export function useLive(onRow: (row: Row) => void = () => undefined) {
+/**
+ * Something that sends now: its newest values, until it is stopped. Silence is said at once with its likely reason, and it takes up again by
+ * itself; where the source ends by itself, that is told too.
+ */
+export function useLive(onRow: (row: Row) => void = () => undefined, onEnd: () => void = () => undefined) {
   const seen = ref<LiveSeen | null>(null)
   const row = ref<Row | null>(null)
   const isOn = ref(false)
@@ -71,6 +74,7 @@ export function useLive(onRow: (row: Row) => void = () => undefined) {
         ended: (why) => {
           problem.value = why
           stop()
+          onEnd()
         },
       })
     } catch (error) {

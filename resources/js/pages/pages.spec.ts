@@ -183,7 +183,7 @@ describe('an order that is proven', () => {
   it('by a log is asked with the sequence in letters, and kept as it was asked', async () => {
     answers = () => result
     const { page, meant, answer } = check()
-    await page.findAll('input[type="radio"]')[1]?.setValue(true)
+    await page.find('input[value="log"]').setValue(true)
     await page.find('textarea').setValue('0,1500,1500\n20,1500,1900')
     await page.find('input[maxlength="7"]').setValue('t e')
     await rest()
@@ -201,7 +201,7 @@ describe('an order that is proven', () => {
   it('says what is wrong with a log', async () => {
     answers = () => new http.ApiError(422, 'not_a_number', 'Line 3, value 2: found "oops"; expected a number.', 'log')
     const { page } = check()
-    await page.findAll('input[type="radio"]')[1]?.setValue(true)
+    await page.find('input[value="log"]').setValue(true)
     await page.find('textarea').setValue('x')
     await rest()
     expect(page.text()).toContain('Line 3, value 2')

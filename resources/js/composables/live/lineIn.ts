@@ -3,9 +3,8 @@ import { postJson, sentenceOf } from '@/api/http'
 import samplesUrl from './samples.worklet.js?url'
 import { type LiveSource, rowsFor } from './source'
 
-/** The last stretch is sent for reading, so often; it holds a few frames. */
-const TELL_MS = 50
-const WINDOW_S = 0.1
+/** The last stretch is sent for reading; it holds a few frames, and six of a servo's slowest. */
+const WINDOW_S = 0.12
 const FULL = 32767
 const HEX = 16
 const WORD = 4
@@ -25,10 +24,8 @@ function hexOf(samples: Float32Array): string {
 export function lineInSource(): LiveSource {
   let context: AudioContext | null = null
   let stream: MediaStream | null = null
-  let telling = 0
 
   function stop(): void {
-    window.clearInterval(telling)
     stream?.getTracks().forEach((track) => track.stop())
     void context?.close().catch(() => undefined)
     context = stream = null
@@ -48,27 +45,23 @@ export function lineInSource(): LiveSource {
       }
       const rate = context.sampleRate
       const window_ = new Float32Array(Math.round(rate * WINDOW_S))
-      let heardAt = 0
+      const hand = rowsFor(listener)
       const node = new AudioWorkletNode(context, 'samples', { numberOfOutputs: 0 })
+      let isAsking = false
+      // As soon as one stretch is read the next is sent: whoever moves a stick sees it at once.
       node.port.onmessage = ({ data }: MessageEvent<Float32Array>) => {
         window_.copyWithin(0, data.length)
         window_.set(data, window_.length - data.length)
-        heardAt = performance.now()
+        if (isAsking || context === null) return
+        isAsking = true
+        const at = performance.now()
+        postJson<LiveSeen>('/live/sound', { rate, hex: hexOf(window_) })
+          .then((now) => context !== null && hand(now, at))
+          .catch((error: unknown) => listener.ended(sentenceOf(error)))
+          .finally(() => (isAsking = false))
       }
       context.createMediaStreamSource(stream).connect(node)
       stream.getAudioTracks()[0]?.addEventListener('ended', () => listener.ended('The sound input is gone: look at its plug.'))
-      const hand = rowsFor(listener)
-      let isAsking = false
-      let lastAt = 0
-      telling = window.setInterval(() => {
-        if (isAsking || heardAt === lastAt) return
-        isAsking = true
-        const at = (lastAt = heardAt)
-        postJson<LiveSeen>('/live/sound', { rate, hex: hexOf(window_) })
-          .then((now) => hand(now, at))
-          .catch((error: unknown) => listener.ended(sentenceOf(error)))
-          .finally(() => (isAsking = false))
-      }, TELL_MS)
     },
     stop,
   }

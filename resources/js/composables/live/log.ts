@@ -1,12 +1,16 @@
+import { sentenceOf } from '@/api/http'
 import type { LiveSource, Row } from './source'
 
 const TICK_MS = 20
 
-/** A log played as if it came now; its times begin with the start, so many times as fast as it was taken. */
-export function logSource(rows: Row[], speed: number): LiveSource {
+/** A log played as if it came now; its times begin with the start, so many times as fast as it was taken. It is fetched when it is wanted. */
+export function logSource(log: Row[] | (() => Promise<Row[]>), speed: number): LiveSource {
   let timer = 0
   return {
-    start({ take, ended }) {
+    async start({ take, ended }) {
+      const rows = await (typeof log === 'function' ? log() : Promise.resolve(log)).catch((error: unknown) => {
+        throw new Error(sentenceOf(error), { cause: error })
+      })
       const began = performance.now()
       const first = rows[0]?.t_ms ?? 0
       let at = 0
@@ -18,7 +22,6 @@ export function logSource(rows: Row[], speed: number): LiveSource {
           ended('')
         }
       }, TICK_MS)
-      return Promise.resolve()
     },
     stop: () => window.clearInterval(timer),
   }

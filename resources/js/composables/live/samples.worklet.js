@@ -1,5 +1,5 @@
-/** Hands samples on as they come, some hundred at a time; it runs beside the page. */
-const LOT = 1024
+/** Hands samples on as they come, some milliseconds of them at a time; it runs beside the page. */
+const LOT = 256
 
 class Samples extends AudioWorkletProcessor {
   constructor() {

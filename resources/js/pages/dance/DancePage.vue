@@ -4,15 +4,11 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { getJson, postJson, sentenceOf } from '@/api/http'
-import { deskQuery } from '@/api/captures'
-import { choicesQuery } from '@/api/choices'
 import type { DanceSetUp } from '@/api/rigs'
 import LabelledField from '@/components/form/LabelledField.vue'
-import { gamepadSource } from '@/composables/live/gamepad'
+import SourcePicker from '@/components/SourcePicker.vue'
 import { logSource } from '@/composables/live/log'
-import { lineInSource } from '@/composables/live/lineIn'
-import { portSource } from '@/composables/live/port'
-import { hasSerial, serialSource } from '@/composables/live/serial'
+import { type Picked, type SourceKind, WHY_NOT } from '@/composables/live/picked'
 import type { Row } from '@/composables/live/source'
 import { type Prompt, useDance } from '@/composables/useDance'
 import { useRig } from '@/composables/useRig'
@@ -24,8 +20,7 @@ import DanceLines from './DanceLines.vue'
 /** The stand-in dances so many times as fast as a person. */
 const STAND_IN_SPEED = 3
 const SEEDS = 1000
-const NOBODY = "The stand-in danced, nobody's hands: this is what would be written, and nothing is."
-const AT_THE_HANDSET = 'A game controller shows axes of the handset, not channels as they arrive: nothing of it is written.'
+const KINDS: SourceKind[] = ['port', 'adapter', 'sound', 'controller', 'stand-in', 'log']
 
 const route = useRoute()
 const router = useRouter()
@@ -45,13 +40,6 @@ const dance = useDance(
   () => isShort.value,
 )
 const { state, rows, shown, problem, silence, isRehearsal, whyNot, at, isSeen } = dance
-const port = ref('4420')
-const choices = useQuery(choicesQuery)
-const lines = computed(() => choices.data.value?.lines ?? [])
-const line = ref('')
-const chosenLine = computed(() => lines.value.find((one) => one.title === line.value) ?? lines.value[0] ?? null)
-/** Values whose grain is a sound input's: good to see what moves, not to set ends by. */
-const BY_EAR = 'A sound input reads to its grain of about twenty µs only: nothing of it is written. Take the ends from a port or an adapter.'
 const beginning = ref('')
 const asked = computed(() => moves.value[at.value] ?? null)
 const { tone, speak, wantsVoice, hasVoice } = useSay()
@@ -64,8 +52,10 @@ watch([state, asked], ([is, move], [was]) => {
 const fault = ref('')
 /** It was written: what comes next stands there instead of what was found. */
 const isWritten = ref(false)
-const captures = useQuery(deskQuery)
-const capture = ref(typeof route.query.capture === 'string' ? route.query.capture : '')
+
+const wantsCapture = typeof route.query.capture === 'string' ? route.query.capture : ''
+/** The stand-in's dance comes with its prompts, so it is not played by the picker. */
+const noRows = () => Promise.resolve([])
 
 async function rehearse(): Promise<void> {
   beginning.value = ''
@@ -75,24 +65,30 @@ async function rehearse(): Promise<void> {
       short: isShort.value,
       ...(fault.value === '' ? {} : { faults: [fault.value] }),
     })
-    await dance.start(logSource(made.log, STAND_IN_SPEED), made.prompts, NOBODY)
+    await dance.start(logSource(made.log, STAND_IN_SPEED), made.prompts, WHY_NOT['stand-in'])
   } catch (error) {
     beginning.value = sentenceOf(error)
   }
 }
 
 /** A capture that is there already. */
-async function readCapture(): Promise<void> {
+async function readCapture(id: string): Promise<void> {
   beginning.value = ''
   try {
     // How the desk reads it, where it comes from there.
-    const { line, as } = capture.value === route.query.capture ? route.query : {}
+    const { line, as } = id === route.query.capture ? route.query : {}
     const options = Object.fromEntries(Object.entries({ line, as }).filter(([, told]) => typeof told === 'string'))
-    const { log } = await postJson<{ log: Row[] }>(`/rigs/${slug.value}/dance/capture`, { capture: Number(capture.value), options })
-    await dance.readWhole(log)
+    const { log, is_sound } = await postJson<{ log: Row[]; is_sound: boolean }>(`/captures/${id}/rows`, { options })
+    await dance.readWhole(log, is_sound ? WHY_NOT.sound : '')
   } catch (error) {
     beginning.value = sentenceOf(error)
   }
+}
+
+function begin({ kind, source, capture }: Picked): void {
+  if (kind === 'stand-in') void rehearse()
+  else if (capture !== undefined) void readCapture(capture)
+  else void dance.start(source, null, WHY_NOT[kind])
 }
 
 async function take(keys: string[], by: string): Promise<void> {
@@ -104,6 +100,13 @@ async function once(short: boolean): Promise<void> {
   state.value = 'off'
   await router.replace({ query: short ? { short: '1' } : {} })
 }
+
+/** What the stick that is held says, as long as it is held. */
+const SIGNS = { skip: 'Let go: this one is skipped.', again: 'Let go: it is asked once more.', stop: 'Enough: this is the end.' }
+const signHeld = computed(() => (shown.value?.sign ? SIGNS[shown.value.sign.says] : ''))
+watch(signHeld, (is) => {
+  if (is !== '') tone()
+})
 
 useEventListener('keydown', (event) => {
   if (state.value !== 'on' || event.target instanceof HTMLInputElement || event.ctrlKey || event.metaKey || event.altKey) return
@@ -131,70 +134,28 @@ useEventListener('keydown', (event) => {
         end, and hold it for a moment. Trims at zero, rates off.
       </p>
       <p v-if="setUp.data.value.leaves_throttle" class="band">Its throttle springs to the middle: a dance leaves it out. Read it in Travel.</p>
-      <ol>
-        <li v-for="(move, k) in moves" :key="k">{{ move.says }}</li>
-      </ol>
-      <h2>Where the values come from</h2>
-      <div class="sources">
+      <div class="begin">
         <div>
-          <h3>A port of this machine</h3>
-          <p class="muted small">What the receiver sends, over a serial-to-network adapter. Order, travel and levels as they arrive.</p>
-          <LabelledField label="Port"><input v-model="port" class="field port" inputmode="numeric" maxlength="5" /></LabelledField>
-          <a-button type="primary" @click="dance.start(portSource(Number(port)), null, '')">Dance on this port</a-button>
+          <SourcePicker :kinds="KINDS" :stand-in="noRows" :refusal="setUp.data.value.stand_in_refusal" :wants-capture="wantsCapture" @choose="begin">
+            Begin
+            <template #stand-in>
+              <LabelledField v-if="!setUp.data.value.stand_in_refusal" label="With a fault in it"
+                ><select v-model="fault" class="field">
+                  <option value="">none</option>
+                  <option v-for="one in setUp.data.value.faults" :key="one.cause" :value="one.cause">{{ one.says }}</option>
+                </select></LabelledField
+              >
+            </template>
+          </SourcePicker>
+          <p v-if="beginning || problem" class="band stop" role="alert">{{ beginning || problem }}</p>
         </div>
-        <div v-if="hasSerial()">
-          <h3>A USB serial adapter</h3>
-          <p class="muted small">What the receiver sends, handed to this page by the browser. Inverted lines through an inverter.</p>
-          <LabelledField label="Line"
-            ><select v-model="line" class="field">
-              <option v-for="one in lines" :key="one.title" :value="one === lines[0] ? '' : one.title">{{ one.title }}</option>
-            </select></LabelledField
-          >
-          <a-button :disabled="chosenLine === null" @click="chosenLine && dance.start(serialSource(chosenLine), null, '')"
-            >Choose the adapter</a-button
-          >
-        </div>
-        <div>
-          <h3>The sound input</h3>
-          <p class="muted small">
-            A trainer socket into line-in: its pulse train, to a grain of about twenty µs. To see what moves; nothing is written.
-          </p>
-          <a-button @click="dance.start(lineInSource(), null, BY_EAR)">Dance by ear</a-button>
-        </div>
-        <div>
-          <h3>A game controller</h3>
-          <p class="muted small">
-            A handset on a USB lead: its own outputs, before any radio. To see whether every stick reaches its ends; nothing is written.
-          </p>
-          <a-button @click="dance.start(gamepadSource(), null, AT_THE_HANDSET)">Dance with it</a-button>
-        </div>
-        <div>
-          <h3>Without gear</h3>
-          <p class="muted small">The rig's dry bench dances by itself, to see how it goes. Nothing is written.</p>
-          <p v-if="setUp.data.value.stand_in_refusal" class="muted small">{{ setUp.data.value.stand_in_refusal }}</p>
-          <template v-else>
-            <LabelledField label="With a fault in it"
-              ><select v-model="fault" class="field">
-                <option value="">none</option>
-                <option v-for="one in setUp.data.value.faults" :key="one.cause" :value="one.cause">{{ one.says }}</option>
-              </select></LabelledField
-            >
-            <a-button @click="rehearse">Let the stand-in dance</a-button>
-          </template>
-        </div>
-        <div v-if="(captures.data.value?.captures ?? []).length > 0">
-          <h3>A capture of the desk</h3>
-          <p class="muted small">Taken while somebody moved the controls in this order, hands off first.</p>
-          <LabelledField label="Capture"
-            ><select v-model="capture" class="field">
-              <option value="">choose one</option>
-              <option v-for="one in captures.data.value?.captures ?? []" :key="one.id" :value="String(one.id)">{{ one.name }}</option>
-            </select></LabelledField
-          >
-          <a-button :disabled="capture === ''" @click="readCapture">Read it as a dance</a-button>
-        </div>
+        <section aria-labelledby="moves-title">
+          <h2 id="moves-title">What will be asked</h2>
+          <ol>
+            <li v-for="(move, k) in moves" :key="k">{{ move.says }}</li>
+          </ol>
+        </section>
       </div>
-      <p v-if="beginning || problem" class="band stop" role="alert">{{ beginning || problem }}</p>
     </template>
 
     <template v-if="state === 'on'">
@@ -208,6 +169,8 @@ useEventListener('keydown', (event) => {
             <a-button @click="dance.finish()">Stop (Esc)</a-button>
             <label v-if="hasVoice" class="small"><input v-model="wantsVoice" type="checkbox" /> say it aloud</label>
           </p>
+          <p v-if="signHeld" class="band" role="status">{{ signHeld }}</p>
+          <p v-else-if="shown?.signs_with" class="muted small">{{ shown.signs_with }}</p>
           <p v-if="silence" class="band" role="alert">{{ silence }}</p>
           <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
         </div>
@@ -241,14 +204,6 @@ useEventListener('keydown', (event) => {
 </template>
 
 <style scoped>
-.sources {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
-  gap: 1.4rem;
-}
-.sources h3 {
-  margin-top: 0;
-}
 h2 {
   margin-top: 1.4rem;
 }
@@ -256,11 +211,14 @@ ol:not(.plain-list) {
   padding-left: 1.4rem;
   margin-top: 0.6rem;
 }
-.sources :deep(.ant-btn) {
-  margin-top: 0.5rem;
+.begin {
+  display: grid;
+  grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
+  gap: 1rem 2.5rem;
+  margin-top: 0.8rem;
 }
-.port {
-  width: 6rem;
+.begin h2 {
+  margin-top: 0;
 }
 .asked {
   display: grid;
@@ -296,6 +254,7 @@ ol:not(.plain-list) {
   color: var(--ink);
 }
 @media (max-width: 700px) {
+  .begin,
   .asked {
     grid-template-columns: 1fr;
   }

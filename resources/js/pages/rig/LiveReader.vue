@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { postJson } from '@/api/http'
 import type { SteadyAsk } from '@/api/rigs'
 import SourcePicker from '@/components/SourcePicker.vue'
+import { type Picked, type SourceKind, WHY_NOT } from '@/composables/live/picked'
+import type { Row } from '@/composables/live/source'
 import { type Taken, useSteady } from '@/composables/useSteady'
 import { figure } from '@/lib/numberText'
 import { percentOf } from '@/lib/scale'
@@ -14,11 +17,26 @@ export interface LiveReaderProps {
 const props = defineProps<LiveReaderProps>()
 const emit = defineEmits<{ taken: [taken: Taken] }>()
 
-const steady = useSteady(
-  () => props.slug,
-  props.kind,
-  (taken) => emit('taken', taken),
-)
+/** The sound input is not among them: how true it reads is not known of somebody's machine. */
+const KINDS: SourceKind[] = ['port', 'adapter', 'log', 'stand-in']
+const standIn = async () => (await postJson<{ log: Row[] }>(`/rigs/${props.slug}/steady/stand-in`, { kind: props.kind })).log
+/** Why nothing is written; empty: it is. */
+const whyNot = ref('')
+/** What would have been. */
+const shown = ref<string[]>([])
+
+function took(taken: Taken): void {
+  if (whyNot.value === '') emit('taken', taken)
+  else shown.value = [...shown.value, `${taken.ask.function} ${figure(taken.us)} µs`]
+}
+
+function begin({ kind, source }: Picked): void {
+  whyNot.value = WHY_NOT[kind]
+  shown.value = []
+  void steady.listen(source)
+}
+
+const steady = useSteady(() => props.slug, props.kind, took)
 const { live, holds, at, now, held, isDone, wantsVoice, hasVoice } = steady
 const { isOn } = live
 /** As somebody left it: a source that cannot be reached says so here, so it does not close by itself. */
@@ -34,7 +52,7 @@ const said = computed(() => live.problem.value || live.silence.value || steady.p
       <p class="muted small">
         Values as they arrive at the reader. Hold each as it is asked for: after a moment it is taken, a tone is heard, and the next is asked for.
       </p>
-      <SourcePicker @choose="steady.listen($event)">Begin</SourcePicker>
+      <SourcePicker :kinds="KINDS" :stand-in="standIn" @choose="begin">Begin</SourcePicker>
     </div>
     <template v-else>
       <p v-if="isDone" class="ask" role="status">All are read.</p>
@@ -53,6 +71,9 @@ const said = computed(() => live.problem.value || live.silence.value || steady.p
         <label v-if="hasVoice" class="small"><input v-model="wantsVoice" type="checkbox" /> say it aloud</label>
       </p>
     </template>
+    <p v-if="whyNot && (isOn || shown.length > 0)" class="band calm small">
+      {{ whyNot }} <span class="value">{{ shown.join(' · ') }}</span>
+    </p>
     <p v-if="said" class="band" role="alert">{{ said }}</p>
   </details>
 </template>

@@ -1,12 +1,17 @@
 <script setup lang="ts">
 import FaultLink from '@/components/FaultLink.vue'
 import { useQuery } from '@tanstack/vue-query'
-import { refDebounced } from '@vueuse/core'
-import { computed, onMounted, ref } from 'vue'
+import { refDebounced, useThrottleFn } from '@vueuse/core'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { fileFrom, postJson, sentenceOf } from '@/api/http'
 import type { OrderCheckResult, RigData, Told } from '@/api/rigs'
+import { type Picked, type SourceKind, WHY_NOT } from '@/composables/live/picked'
+import type { Row } from '@/composables/live/source'
+import { useKeptRows } from '@/composables/useKeptRows'
+import { useLive } from '@/composables/useLive'
 import type { RigHandle } from '@/composables/useRig'
+import SourcePicker from '@/components/SourcePicker.vue'
 import FindingLine from '@/components/FindingLine.vue'
 import { day as date } from '@/lib/dates'
 import { lettersOf, NAME_OF, type StickLetter, STICKS } from '@/lib/letters'
@@ -20,7 +25,7 @@ export interface MovementCheckProps {
 const props = defineProps<MovementCheckProps>()
 
 const WAIT_MS = 250
-const mode = ref<'sight' | 'log'>('sight')
+const mode = ref<'sight' | 'live' | 'log'>('sight')
 const moved = ref<Record<StickLetter, string>>({ A: '', E: '', T: '', R: '' })
 const log = ref('')
 const sequence = ref('TREA')
@@ -28,7 +33,7 @@ const captureProblem = ref('')
 
 const proof = computed(() => props.rig.review.order.proof)
 const question = computed<Told<'keep-order-check'> | null>(() => {
-  if (mode.value === 'log') return log.value.trim() === '' ? null : { log: log.value, sequence: lettersOf(sequence.value) }
+  if (mode.value !== 'sight') return log.value.trim() === '' ? null : { log: log.value, sequence: lettersOf(sequence.value) }
   if (Object.values(moved.value).includes('')) return null
   return { moved: Object.fromEntries(Object.entries(moved.value).map(([stick, what]) => [stick, what === 'none' ? null : what])) }
 })
@@ -45,6 +50,30 @@ const result = computed(() => (question.value === null || asked.value === null ?
 const problem = computed(() =>
   captureProblem.value !== '' ? captureProblem.value : question.value !== null && judged.error.value ? sentenceOf(judged.error.value) : '',
 )
+
+/** Values as they arrive now: what came until this moment is judged again and again, until it is enough. */
+const LOOK_MS = 600
+const KINDS: SourceKind[] = ['port', 'adapter', 'stand-in']
+const standIn = async () => (await postJson<{ log: Row[] }>(`/rigs/${props.rig.slug}/dance/stand-in`, { seed: 1, short: true })).log
+const whyNot = ref('')
+const heard = useKeptRows()
+const live = useLive(heard.add)
+const tell = useThrottleFn(() => (log.value = heard.csv()), LOOK_MS, true)
+watch(heard.count, (count) => {
+  if (count > 1) void tell()
+})
+
+function listen({ kind, source }: Picked): void {
+  whyNot.value = WHY_NOT[kind]
+  log.value = ''
+  heard.forget()
+  void live.listen(source)
+}
+
+watch(mode, () => {
+  live.stop()
+  whyNot.value = log.value = ''
+})
 
 async function keep(by: string): Promise<boolean> {
   if (question.value === null || !(await props.handle.prove('keep-order-check', { ...question.value, by }))) return false
@@ -84,6 +113,7 @@ async function read(event: Event): Promise<void> {
     <p class="muted small">Propellers off. Move each stick to both ends and back, up, right or forward first, and say what moved.</p>
     <div class="modes" role="radiogroup" aria-label="How you saw it">
       <label><input v-model="mode" type="radio" value="sight" /> I watched what moved</label>
+      <label><input v-model="mode" type="radio" value="live" /> the bench watches now</label>
       <label><input v-model="mode" type="radio" value="log" /> I have a channel log</label>
     </div>
     <div v-if="mode === 'sight'" class="sticks">
@@ -97,6 +127,16 @@ async function read(event: Event): Promise<void> {
           <option value="none">nothing</option>
         </select></label
       >
+    </div>
+    <div v-else-if="mode === 'live'" class="log">
+      <LabelledField class="sequence" label="Sticks moved, in this sequence"
+        ><input v-model="sequence" class="field value" maxlength="7" size="7"
+      /></LabelledField>
+      <SourcePicker v-if="!live.isOn.value" :kinds="KINDS" :stand-in="standIn" @choose="listen">Begin</SourcePicker>
+      <p v-else class="row" role="status">
+        Listening: hands off for a second, then move the sticks in this sequence. <a-button @click="live.stop()">That is all</a-button>
+      </p>
+      <p v-if="live.problem.value || live.silence.value" class="band" role="alert">{{ live.problem.value || live.silence.value }}</p>
     </div>
     <div v-else class="log">
       <LabelledField label="Rows of a time (ms, unless the heading says otherwise) and channel values in µs">
@@ -141,7 +181,9 @@ async function read(event: Event): Promise<void> {
         </tbody>
       </table>
       <FindingLine v-for="finding in result.movement?.findings ?? []" :key="finding.code + finding.message" :finding="finding" />
+      <p v-if="whyNot" class="band calm">{{ whyNot }}</p>
       <ProofForm
+        v-else-if="!live.isOn.value"
         title="Order check"
         :place="`${rig.slug}/order`"
         seen="button"
@@ -178,6 +220,10 @@ section {
   justify-content: space-between;
   align-items: center;
   gap: 0.8rem;
+}
+.sequence {
+  max-width: 14rem;
+  margin-bottom: 0.5rem;
 }
 .row {
   display: flex;
