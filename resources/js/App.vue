@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import KeysHelp from './components/KeysHelp.vue'
 import NoticeLine from './components/NoticeLine.vue'
@@ -13,6 +13,12 @@ const route = useRoute()
 const { isDark, toggle } = useTheme()
 const search = ref<InstanceType<typeof SearchBox> | null>(null)
 const helpIsOpen = ref(false)
+/** On a phone the ways to other pages are behind a button, so that the head is one row. */
+const menuIsOpen = ref(false)
+watch(
+  () => route.fullPath,
+  () => (menuIsOpen.value = false),
+)
 
 useKeys((key) => {
   if (key === '/') search.value?.focus()
@@ -28,9 +34,13 @@ useKeys((key) => {
     <RouterView v-if="route.meta.bare" />
     <template v-else>
       <a class="skip" href="#main">To the work</a>
-      <header class="head">
+      <header class="head" :class="{ open: menuIsOpen }" @keydown.esc="menuIsOpen = false">
+        <button class="head-button menu-button" type="button" :aria-expanded="menuIsOpen" aria-controls="main-nav" @click="menuIsOpen = !menuIsOpen">
+          <svg viewBox="0 0 18 14" aria-hidden="true" focusable="false"><path d="M1 2H17M1 7H17M1 12H17" /></svg>
+          <span class="sr-only">Menu</span>
+        </button>
         <RouterLink to="/" class="brand">Linguator</RouterLink>
-        <nav aria-label="Main">
+        <nav id="main-nav" aria-label="Main">
           <RouterLink to="/" :class="{ here: ['bench', 'rig', 'tool'].includes(String(route.name)) }">Bench</RouterLink>
           <RouterLink to="/shelf" :class="{ here: route.name === 'shelf' }">Shelf</RouterLink>
           <RouterLink to="/signals" :class="{ here: ['signals', 'live', 'compare', 'formats'].includes(String(route.name)) }">Signal desk</RouterLink>
@@ -39,9 +49,13 @@ useKeys((key) => {
           <RouterLink to="/logbook" :class="{ here: route.name === 'logbook' || route.name === 'moment' }">Logbook</RouterLink>
         </nav>
         <SearchBox ref="search" />
-        <UnitSwitch v-if="route.name === 'rig'" />
-        <button class="head-button" type="button" @click="toggle">{{ isDark ? 'Light' : 'Dark' }}</button>
-        <button class="head-button keys-button" type="button" :aria-expanded="helpIsOpen" @click="helpIsOpen = !helpIsOpen">Keys <kbd>?</kbd></button>
+        <div class="head-tools">
+          <UnitSwitch v-if="route.name === 'rig'" />
+          <button class="head-button" type="button" @click="toggle">{{ isDark ? 'Light' : 'Dark' }}</button>
+          <button class="head-button keys-button" type="button" :aria-expanded="helpIsOpen" @click="helpIsOpen = !helpIsOpen">
+            Keys <kbd>?</kbd>
+          </button>
+        </div>
       </header>
       <KeysHelp v-if="helpIsOpen" @close="helpIsOpen = false" />
       <RouterView />
@@ -93,27 +107,63 @@ kbd {
   font-family: var(--mono);
   font-size: 0.85em;
 }
-@media (max-width: 700px) {
+.head-tools {
+  display: contents;
+}
+.menu-button {
+  display: none;
+}
+.menu-button svg {
+  width: 20px;
+  fill: none;
+  stroke: currentcolor;
+  stroke-width: 2;
+  stroke-linecap: round;
+}
+@media (max-width: 900px) {
   .head {
     flex-wrap: wrap;
-    gap: 0.2rem 0.8rem;
-    padding: 0.3rem 0.9rem 0.5rem;
+    gap: 0 0.7rem;
+    padding: 0 0.7rem;
+    min-height: 48px;
   }
-  nav {
-    flex-wrap: wrap;
-    flex-basis: 100%;
-    gap: 0;
-  }
-  nav a {
-    padding: 0.5rem 0.6rem 0.4rem;
-    white-space: nowrap;
-  }
-  .keys-button {
-    display: none;
+  .menu-button {
+    display: flex;
+    align-items: center;
+    justify-content: center;
+    width: 44px;
+    border-color: transparent;
+    padding: 0;
   }
   .head-button {
-    order: 6;
-    min-height: 40px;
+    min-height: 44px;
+  }
+  nav,
+  .head-tools {
+    display: none;
+  }
+  .open nav {
+    display: flex;
+    flex-direction: column;
+    flex: 1 1 100%;
+    order: 8;
+    border-top: 1px solid var(--head-line);
+  }
+  .open nav a {
+    min-height: 44px;
+    padding: 0.6rem 0.4rem;
+    border-bottom: 0;
+    border-left: 3px solid transparent;
+  }
+  .open nav a.here {
+    border-left-color: var(--amber-line);
+  }
+  .open .head-tools {
+    display: flex;
+    gap: 0.7rem;
+    flex: 1 1 100%;
+    order: 9;
+    padding: 0.5rem 0 0.7rem;
   }
 }
 @media print {

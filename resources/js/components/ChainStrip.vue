@@ -42,7 +42,13 @@ defineEmits<{ select: [position: number] }>()
 <style scoped>
 .chain {
   display: flex;
+  flex-wrap: wrap;
   align-items: flex-start;
+  row-gap: 0.7rem;
+}
+.box strong,
+.words {
+  overflow-wrap: anywhere;
 }
 .box {
   flex: 1 1 150px;
@@ -134,7 +140,9 @@ button[aria-expanded='true'] .words b {
 @media (max-width: 700px) {
   .chain {
     flex-direction: column;
+    flex-wrap: nowrap;
     align-items: stretch;
+    row-gap: 0;
   }
   .box {
     flex: none;

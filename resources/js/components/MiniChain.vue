@@ -30,8 +30,11 @@ const SIGN = { joined: '──', needs_setting: '─◇─', will_not_join: '┄
   align-items: baseline;
   gap: 0 0.35rem;
 }
+.mini {
+  min-width: 0;
+}
 .name {
-  white-space: nowrap;
+  overflow-wrap: anywhere;
 }
 .sign {
   font-family: var(--mono);

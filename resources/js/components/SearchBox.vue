@@ -169,18 +169,11 @@ li.none {
   cursor: default;
   color: var(--muted);
 }
-@media (max-width: 700px) {
+@media (max-width: 900px) {
   .search {
-    order: 5;
-    flex: 1 1 10rem;
+    flex: 1 1 6rem;
     width: auto;
   }
-  ul {
-    left: 0;
-    right: auto;
-  }
-}
-@media (max-width: 700px) {
   input {
     min-height: 40px;
   }

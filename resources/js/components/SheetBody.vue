@@ -8,8 +8,10 @@ export interface SheetBodyProps {
   sections: SheetSection[]
   /** Given: wires are drawn instead of listed. */
   wires?: WireView[]
+  /** Of its headings: the sheet on its own page stands right under the name. */
+  level?: 'h2' | 'h3'
 }
-const props = defineProps<SheetBodyProps>()
+const props = withDefaults(defineProps<SheetBodyProps>(), { wires: undefined, level: 'h3' })
 
 const flat = computed(() => new Map(props.sections.flatMap((section) => section.rows.map((row) => [row.key, `${row.value}|${row.state}`] as const))))
 const drawn = (section: SheetSection) => props.wires?.find((wire) => wire.from === section.wire && wire.kind !== 'bay')
@@ -31,7 +33,7 @@ const WORDS = { known: '', open: 'open: ', attention: 'look: ' } as const
 <template>
   <p v-if="sections.length === 0" class="muted">The sheet fills in as the chain becomes known.</p>
   <section v-for="section in sections" :key="section.title" class="part">
-    <h3>{{ section.title }}</h3>
+    <component :is="level" class="part-title">{{ section.title }}</component>
     <WireDrawing v-if="drawn(section)" :wire="drawn(section)!" />
     <dl v-else>
       <div v-for="row in section.rows" :key="row.key" :class="[row.state, { fresh: fresh.has(row.key), numbered: /^\d$/.test(row.label) }]">
@@ -51,7 +53,7 @@ const WORDS = { known: '', open: 'open: ', attention: 'look: ' } as const
   margin-top: 0.9rem;
   break-inside: avoid;
 }
-h3 {
+.part-title {
   border-bottom: 1px solid var(--line);
   padding-bottom: 0.15rem;
   margin-bottom: 0.2rem;

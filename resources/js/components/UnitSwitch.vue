@@ -41,4 +41,11 @@ label:focus-within {
   outline: 2px solid var(--focus);
   outline-offset: -2px;
 }
+@media (max-width: 900px) {
+  label {
+    display: flex;
+    align-items: center;
+    min-height: 42px;
+  }
+}
 </style>

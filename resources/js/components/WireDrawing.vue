@@ -91,7 +91,7 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: minmax(4.6rem, 1fr) auto minmax(6rem, 1.35fr);
+  grid-template-columns: minmax(3rem, 1fr) auto minmax(3rem, 1.35fr);
   gap: 0.5rem;
   align-items: center;
   font-size: 0.9rem;

@@ -155,7 +155,7 @@ useKeys((key, event) => {
 }
 .tools ul {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(330px, 100%), 1fr));
   gap: 0.15rem 1.6rem;
   margin-top: 0.4rem;
 }

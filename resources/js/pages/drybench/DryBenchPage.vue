@@ -41,6 +41,7 @@ const choose = (event: Event) => router.replace({ query: { rig: (event.target as
 
 <style scoped>
 .which {
+  min-width: 0;
   display: flex;
   gap: 0.6rem;
   align-items: center;

@@ -28,10 +28,10 @@ const facts = computed(() => (selected.value === null ? [] : (moment.data.value?
     </p>
     <template v-else-if="moment.data.value">
       <div class="band past">
-        <p>
-          <b>{{ moment.data.value.document.name }} as it was on {{ day(moment.data.value.entry?.at) }}, {{ clock(moment.data.value.entry?.at) }}</b
-          >, right after: {{ moment.data.value.entry?.text ?? moment.data.value.entry?.kind }}. Nothing can be changed here.
-        </p>
+        <div>
+          <h1>{{ moment.data.value.document.name }} as it was on {{ day(moment.data.value.entry?.at) }}, {{ clock(moment.data.value.entry?.at) }}</h1>
+          <p>Right after: {{ moment.data.value.entry?.text ?? moment.data.value.entry?.kind }}. Nothing can be changed here.</p>
+        </div>
         <nav aria-label="Moments">
           <RouterLink v-if="position > 0" :to="`/rigs/${slug}/at/${position - 1}`">earlier</RouterLink>
           <RouterLink v-if="position < moment.data.value.last" :to="`/rigs/${slug}/at/${position + 1}`">later</RouterLink>
@@ -75,6 +75,10 @@ const facts = computed(() => (selected.value === null ? [] : (moment.data.value?
   justify-content: space-between;
   gap: 0.4rem 1.5rem;
   padding: 0.7rem 1.25rem;
+}
+.past h1 {
+  font-size: 1.15rem;
+  overflow-wrap: anywhere;
 }
 .past nav {
   display: flex;

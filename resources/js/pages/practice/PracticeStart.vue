@@ -96,6 +96,7 @@ function begin(): void {
 }
 .start {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 0.4rem;
 }
 .start > label {

@@ -98,7 +98,7 @@ li {
 }
 @media (max-width: 700px) {
   li {
-    grid-template-columns: 3.2rem 1fr;
+    grid-template-columns: 3.2rem minmax(0, 1fr);
   }
   .kind {
     display: none;

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { RigData } from '@/api/rigs'
 import ChainStrip from '@/components/ChainStrip.vue'
+import MiniChain from '@/components/MiniChain.vue'
 import StateMark from '@/components/StateMark.vue'
 import VerdictLine from '@/components/VerdictLine.vue'
+import { useLow, useNarrow } from '@/composables/useNarrow'
 import type { RigHandle } from '@/composables/useRig'
 import CouplingPanel from './CouplingPanel.vue'
 import CraftForm from './CraftForm.vue'
@@ -15,6 +17,11 @@ export interface RigHeadProps {
 }
 defineProps<RigHeadProps>()
 const isTelling = ref(false)
+/** On a phone the chain is one line until it is wanted. */
+const [isNarrow, isLow] = [useNarrow(), useLow()]
+const isSmall = computed(() => isNarrow.value || isLow.value)
+const isUnfolded = ref(false)
+const hasChain = computed(() => !isSmall.value || isUnfolded.value || selected.value !== null)
 const selected = defineModel<number | null>('selected', { required: true })
 
 function select(position: number): void {
@@ -23,9 +30,14 @@ function select(position: number): void {
 </script>
 
 <template>
+  <div class="bar">
+    <h1>{{ rig.document.name }}</h1>
+    <p class="state" :class="rig.review.next.severity" aria-live="polite">
+      <StateMark :state="rig.review.next.severity" /> <VerdictLine :next="rig.review.next" />
+    </p>
+  </div>
   <div class="top">
     <div class="title">
-      <h1>{{ rig.document.name }}</h1>
       <span class="muted">{{ rig.review.craft.note ?? rig.review.craft.kind }}</span>
       <button
         type="button"
@@ -39,13 +51,21 @@ function select(position: number): void {
       <RouterLink class="small" :to="`/fault?rig=${rig.slug}`">find a fault</RouterLink>
       <RouterLink class="small" :to="`/dry-bench?rig=${rig.slug}`">dry bench</RouterLink>
       <RouterLink class="small" :to="`/rigs/${rig.slug}/dance`">dance</RouterLink>
-      <p class="state" :class="rig.review.next.severity" aria-live="polite">
-        <StateMark :state="rig.review.next.severity" /> <VerdictLine :next="rig.review.next" />
-      </p>
     </div>
     <CraftForm v-if="isTelling" :rig="rig" :handle="handle" />
+    <button
+      v-if="isSmall && rig.review.boxes.length > 0"
+      type="button"
+      class="fold"
+      :aria-expanded="hasChain"
+      @click="((selected = null), (isUnfolded = !hasChain))"
+    >
+      <MiniChain :boxes="rig.review.boxes" :couplings="rig.review.couplings" />
+      <span class="sr-only">: the chain</span>
+      <svg viewBox="0 0 14 9" aria-hidden="true" focusable="false"><path :d="hasChain ? 'M1 8L7 2L13 8' : 'M1 1L7 7L13 1'" /></svg>
+    </button>
     <ChainStrip
-      v-if="rig.review.boxes.length > 0"
+      v-if="hasChain && rig.review.boxes.length > 0"
       :boxes="rig.review.boxes"
       :couplings="rig.review.couplings"
       :selected="selected"
@@ -74,8 +94,20 @@ function select(position: number): void {
 </template>
 
 <style scoped>
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 0.2rem 1rem;
+  padding: 0.9rem 1.25rem 0;
+}
+h1 {
+  min-width: 0;
+  overflow-wrap: anywhere;
+}
 .top {
-  padding: 0.9rem 1.25rem 0.8rem;
+  padding: 0.1rem 1.25rem 0.8rem;
   border-bottom: 1px solid var(--line);
 }
 .title {
@@ -86,7 +118,6 @@ function select(position: number): void {
   margin-bottom: 0.7rem;
 }
 .state {
-  margin-left: auto;
   display: flex;
   gap: 0.5rem;
   align-items: center;
@@ -103,16 +134,69 @@ function select(position: number): void {
   background: var(--stop-fill);
   color: var(--stop);
 }
+.fold {
+  display: flex;
+  align-items: center;
+  gap: 0.6rem;
+  width: 100%;
+  min-height: 44px;
+  padding: 0.3rem 0.6rem;
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  background: var(--card);
+  text-align: left;
+}
+.fold svg {
+  width: 14px;
+  flex: none;
+  margin-left: auto;
+  fill: none;
+  stroke: currentcolor;
+  stroke-width: 2;
+}
+.fold[aria-expanded='true'] {
+  margin-bottom: 0.6rem;
+}
 .newer {
   margin-top: 0.6rem;
 }
-@media (max-width: 700px) {
-  .top {
-    padding: 0.8rem 0.9rem;
+/* Whose rig it is and how it stands stay in sight. */
+@media (max-width: 700px), (max-height: 500px) {
+  .bar {
+    position: sticky;
+    top: 0;
+    z-index: 6;
+    flex-wrap: nowrap;
+    gap: 0.6rem;
+    padding: 0.35rem 0.9rem;
+    min-height: 44px;
+    background: var(--paper);
+  }
+  h1 {
+    font-size: 1.15rem;
+    flex: 0 1 auto;
+    max-width: 45%;
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
   }
   .state {
-    margin-left: 0;
-    width: 100%;
+    min-width: 0;
+    flex: 0 1 auto;
+    padding: 0.15rem 0.5rem;
+    font-size: 0.88rem;
+    line-height: 1.25;
+  }
+  .state :deep(.verdict-line) {
+    display: -webkit-box;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 2;
+    overflow: hidden;
+  }
+}
+@media (max-width: 700px) {
+  .top {
+    padding: 0 0.9rem 0.6rem;
   }
 }
 </style>

@@ -29,7 +29,7 @@ watch(
   async () => {
     await nextTick()
     if (!bar.value || !props.isAsked || !isNarrow.value) return
-    bar.value.scrollIntoView()
+    bar.value.scrollIntoView({ block: 'start' })
     const link = bar.value.querySelector<HTMLElement>('.here')
     if (link) bar.value.querySelector('ol')?.scrollTo({ left: link.offsetLeft - 40 })
   },
@@ -102,7 +102,8 @@ watch(
 @media (max-width: 700px) {
   .steps {
     position: sticky;
-    top: 0;
+    top: 44px;
+    scroll-margin-top: 44px;
     z-index: 5;
     border-right: 0;
     border-bottom: 1px solid var(--line);

@@ -53,7 +53,7 @@ const print = () => window.print()
           </template></template
         >
       </p>
-      <div class="sections"><SheetBody :sections="rig.review.sheet" :wires="rig.review.wiring.wires" /></div>
+      <div class="sections"><SheetBody level="h2" :sections="rig.review.sheet" :wires="rig.review.wiring.wires" /></div>
       <section class="by-hand" aria-label="Notes by hand"><span class="muted small">By hand, with the date:</span></section>
       <footer class="small">
         Propellers off, wheels and hull clear. Handset on first and off last. Antenna before power. Local rules come first. An empty box is still

@@ -97,7 +97,7 @@ useKeys((key, event) => {
           }}
         </p>
         <section v-for="drawer in drawers" :key="drawer.kind">
-          <h3>{{ drawer.many }}</h3>
+          <h2 class="drawer-title">{{ drawer.many }}</h2>
           <ul class="plain-list">
             <li v-for="entry in drawer.cards" :key="entry.id">
               <RouterLink :to="`/shelf/${entry.id}`" :class="{ here: entry.id === chosen }" :aria-current="entry.id === chosen ? 'true' : undefined">
@@ -147,7 +147,7 @@ useKeys((key, event) => {
 .filter {
   width: 100%;
 }
-.drawers h3 {
+.drawers .drawer-title {
   margin: 0.9rem 0 0.2rem;
 }
 .drawers a {

@@ -32,7 +32,7 @@ const { marks } = useLandmarks()
 <style scoped>
 .channels {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(360px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(360px, 100%), 1fr));
   gap: 0 2rem;
   margin-top: 0.6rem;
 }

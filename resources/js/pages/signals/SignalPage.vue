@@ -252,7 +252,7 @@ article > section,
 .recent ul {
   margin-top: 0.3rem;
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(420px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(420px, 100%), 1fr));
   gap: 0 2rem;
 }
 .recent li {

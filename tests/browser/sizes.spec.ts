@@ -1,0 +1,163 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { copyOf, expect, posted, test } from './bench'
+
+const SIZES = [
+  { width: 320, height: 640 },
+  { width: 390, height: 844 },
+  { width: 844, height: 390 },
+  { width: 1280, height: 800 },
+  { width: 1920, height: 1080 },
+]
+const STEPS = ['handset', 'path', 'wiring', 'bind', 'order', 'travel', 'switches', 'failsafe', 'check-out', 'timing', 'history']
+const LONG = 'Sandpiper'.repeat(22).slice(0, 198)
+
+/** A rig of twelve boxes whose names are as long as names may be, unbroken. */
+async function longRig(page: Page): Promise<string> {
+  await page.goto('/')
+  const cards = await page.evaluate(async (long) => {
+    const of = async (id: string) => (await (await fetch(`/api/v1/shelf/${id}.json`)).json()) as Record<string, unknown>
+    const [receiver, module] = [await of('weft-r16i'), await of('longshore')]
+    return [1, 2, 3, 4, 5].flatMap((k) => [
+      { ...receiver, id: `long-r${k}`, name: `R${k}${long}` },
+      { ...module, id: `long-m${k}`, name: `M${k}${long}` },
+    ])
+  }, LONG)
+  const ids = cards.map((card) => card.id)
+  for (const card of cards) await posted(page, '/shelf/import', { text: JSON.stringify(card) })
+  const doc = {
+    linguator: 1,
+    name: `Q${LONG}`,
+    craft: {
+      kind: 'boat',
+      functions: [
+        { function: 'throttle', channel: 3 },
+        { function: 'rudder', channel: 4 },
+      ],
+    },
+    chain: ['ostrel-9', ...ids, 'oystercatcher-servos'],
+    settings: { order: 'AETR', stick_mode: 2, memory: 77, receiver_number: 44 },
+    log: [{ at: '2026-11-10T09:12:00Z', kind: 'change', text: `Wired: ${LONG}` }],
+  }
+  return (await posted<{ slug: string }>(page, '/rigs/import', { text: JSON.stringify(doc) })).slug
+}
+
+/** What reaches beyond the right edge of the page, for the message. */
+const beyond = (page: Page) =>
+  page.evaluate(() => {
+    const width = document.documentElement.clientWidth
+    if (document.documentElement.scrollWidth <= width) return ''
+    const wide = [...document.querySelectorAll('#app *')].filter((one) => one.getBoundingClientRect().right > width + 0.5)
+    const inner = wide.filter((one) => !wide.some((other) => other !== one && one.contains(other)))
+    return `${document.documentElement.scrollWidth - width} px: ${inner
+      .slice(0, 3)
+      .map((one) => `${one.tagName}.${String(one.getAttribute('class'))} ${(one.textContent ?? '').trim().slice(0, 30)}`)
+      .join(' | ')}`
+  })
+
+async function settled(page: Page): Promise<void> {
+  await page.getByRole('heading').first().waitFor()
+  await page.waitForLoadState('networkidle')
+}
+
+test('no page is wider than its window, from 320 px to 1920, with twelve boxes and the longest names', async ({ page }) => {
+  test.setTimeout(300_000)
+  const long = await longRig(page)
+  await page.goto('/signals')
+  await page.getByText('A sample', { exact: true }).click()
+  await page.getByRole('button', { name: 'avocet-eighths.bin' }).click()
+  await page.waitForURL(/\/signals\/\d+/)
+  const capture = new URL(page.url()).pathname
+  const pages = [
+    '/',
+    '/shelf',
+    '/shelf/weft-r16i',
+    '/shelf/long-r1',
+    '/signals',
+    capture,
+    '/signals/live',
+    `/signals/compare?a=${capture.slice(9)}&b=${capture.slice(9)}`,
+    '/signals/formats',
+    '/dry-bench?rig=avocet',
+    `/fault?rig=${long}`,
+    '/practice',
+    '/logbook',
+    '/words',
+    '/start',
+    '/tools/order',
+    '/tools/tune',
+    '/tools/power',
+    '/nothing/here',
+    ...STEPS.flatMap((step) => [`/rigs/oystercatcher/${step}`, `/rigs/${long}/${step}`]),
+    `/rigs/${long}/dance`,
+    `/rigs/${long}/sheet`,
+    '/rigs/oystercatcher/sheet',
+    '/rigs/oystercatcher/label',
+    `/rigs/${long}/label`,
+    '/rigs/avocet/travel',
+    '/rigs/avocet/wiring',
+    '/rigs/dunlin/at/3',
+  ]
+  const wide: string[] = []
+  for (const address of pages) {
+    await page.setViewportSize({ width: 1280, height: 800 })
+    await page.goto(address)
+    await settled(page)
+    for (const size of SIZES) {
+      await page.setViewportSize(size)
+      // Drawings follow the window one picture later.
+      await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))))
+      const found = await beyond(page)
+      if (found !== '') wide.push(`${address.replace(long, 'LONG')} at ${size.width}: ${found.replaceAll(LONG, '…')}`)
+    }
+  }
+  expect(wide).toEqual([])
+})
+
+test('axe finds nothing on any page, nor a colour too faint in the dark', async ({ page }) => {
+  test.setTimeout(400_000)
+  await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' })
+  const rig = await copyOf(page, 'oystercatcher', 'Knot seen', 61)
+  const found: string[] = []
+  const pages = [
+    '/',
+    '/shelf',
+    '/shelf/weft-r16i',
+    '/signals',
+    '/signals/live',
+    '/signals/formats',
+    '/dry-bench?rig=avocet',
+    '/fault?rig=avocet',
+    '/practice',
+    '/logbook',
+    '/words',
+    '/start',
+    '/tools/order',
+    '/nothing/here',
+    ...STEPS.map((step) => `${rig}/${step}`),
+    `${rig}/sheet`,
+    `${rig}/label`,
+    `${rig}/dance`,
+    '/rigs/dunlin/at/3',
+    '/rigs/none/path',
+    '/shelf/none',
+  ]
+  for (const address of pages) {
+    await page.emulateMedia({ colorScheme: 'light' })
+    await page.goto(address)
+    await settled(page)
+    const all = await new AxeBuilder({ page }).analyze()
+    await page.emulateMedia({ colorScheme: 'dark' })
+    const dark = await new AxeBuilder({ page }).withRules(['color-contrast']).analyze()
+    found.push(
+      ...[...all.violations, ...dark.violations].map(
+        (one) =>
+          `${address}: ${one.id} (${String(one.impact)}): ${one.nodes
+            .map((node) => node.target.join(' '))
+            .slice(0, 3)
+            .join(', ')}`,
+      ),
+    )
+  }
+  expect(found).toEqual([])
+})
