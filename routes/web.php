@@ -32,6 +32,7 @@ use App\Http\Controllers\RigPlanController;
 use App\Http\Controllers\RigTravelController;
 use App\Http\Controllers\SampleRigController;
 use App\Http\Controllers\SearchController;
+use App\Http\Controllers\StartController;
 use App\Http\Controllers\SteadyController;
 use Illuminate\Support\Facades\Route;
 
@@ -58,6 +59,11 @@ Route::prefix('api/v1')->group(function (): void {
     Route::post('rigs/{runnable}/practice/look', [PracticeController::class, 'look']);
     Route::post('rigs/{rig}/practice/keep', [PracticeController::class, 'keep']);
     Route::get('practice', [PracticeController::class, 'results']);
+    Route::get('demo', [StartController::class, 'demo']);
+    Route::post('demo', [StartController::class, 'loadDemo']);
+    Route::delete('demo', [StartController::class, 'clearDemo']);
+    Route::post('start', [StartController::class, 'start']);
+
     Route::get('shelf', [CardController::class, 'index']);
     Route::post('shelf', [CardController::class, 'store']);
     Route::get('starters', [CardController::class, 'starters']);
@@ -78,6 +84,7 @@ Route::prefix('api/v1')->group(function (): void {
     Route::get('rigs/{rig}', [RigController::class, 'show']);
     Route::patch('rigs/{rig}', [RigController::class, 'update']);
     Route::delete('rigs/{rig}', [RigController::class, 'destroy']);
+    Route::post('rigs/{rig}/archive', [RigController::class, 'archive']);
     Route::post('rigs/{rig}/intents', RigIntentController::class);
     Route::post('rigs/{rig}/undo', [RigHistoryController::class, 'undo']);
     Route::get('rigs/{rig}/at/{position}', [RigMomentController::class, 'show'])->where('position', '[0-9]{1,9}');

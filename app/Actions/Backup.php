@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\DB;
 final readonly class Backup
 {
     /** What makes a file one of ours, parents before children. */
-    private const TABLES = ['cards', 'rigs', 'rig_entries', 'aliases', 'attachments', 'formats', 'captures', 'left_attachments', 'practice_games'];
+    private const TABLES = ['cards', 'rigs', 'rig_entries', 'aliases', 'attachments', 'formats', 'captures', 'left_attachments', 'practice_games', 'demo_marks'];
 
     private const OLDEST = ['cards', 'rigs', 'rig_entries', 'aliases'];
 

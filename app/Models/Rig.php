@@ -32,6 +32,7 @@ use Linguator\Core\Rig\RigText;
  * @property string|null $handset Id of the handset in its chain.
  * @property string|null $memory
  * @property int|null $receiver_number
+ * @property bool $is_archived Put by: it stands apart on the bench.
  * @property string|null $summary What the bench shows, JSON.
  * @property string|null $summary_of The revision and build it was made of.
  * @property \Illuminate\Support\Carbon $updated_at
@@ -45,6 +46,9 @@ final class Rig extends Model
     protected $table = 'rigs';
 
     protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['is_archived' => 'boolean'];
 
     /** @return list<self> Every rig, by name. */
     public static function bench(): array

@@ -8,6 +8,7 @@ export const router = createRouter({
   scrollBehavior: (to, from) => (to.path === from.path ? false : { top: 0 }),
   routes: [
     { path: '/', name: 'bench', component: BenchPage, meta: { title: 'Bench' } },
+    { path: '/start', name: 'start', component: () => import('./pages/bench/StartPage.vue'), meta: { title: 'Start with my gear' } },
     { path: '/shelf/:card?', name: 'shelf', component: () => import('./pages/shelf/ShelfPage.vue'), meta: { title: 'Shelf' } },
     { path: '/rigs/:slug/sheet', name: 'sheet', component: () => import('./pages/sheet/SheetPage.vue'), meta: { title: 'Set-up sheet', bare: true } },
     { path: '/rigs/:slug/dance', name: 'dance', component: () => import('./pages/dance/DancePage.vue'), meta: { title: 'Dance' } },

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ChangeRig;
+use App\Actions\DemoBench;
 use App\Actions\ImportRig;
 use App\Actions\Moment;
 use App\Actions\TakeOffBench;
@@ -26,12 +27,15 @@ final readonly class RigController
     {
     }
 
-    public function index(): JsonResponse
+    public function index(DemoBench $demo): JsonResponse
     {
         $last = RigEntry::latestByRig();
+        $ofDemo = array_fill_keys($demo->here()['rigs'], true);
         $rigs = array_map(static fn (Rig $rig): array => [
             'slug' => $rig->slug,
             'changed_at' => $last[$rig->id] ?? Moment::of($rig->updated_at),
+            'is_archived' => $rig->is_archived,
+            'is_demo' => isset($ofDemo[$rig->slug]),
         ] + $rig->summary(), Rig::bench());
 
         return Answer::json(['rigs' => BenchOrder::of($rigs)]);
@@ -57,6 +61,16 @@ final readonly class RigController
         $patch = RigPatch::of($document->map('set'), $document->texts('clear'));
 
         return RigAnswer::of($change($rig, $document->int('revision'), $patch, $document->text('text')));
+    }
+
+    /** Put by, or back among those that need somebody: nothing of the rig changes by it. */
+    public function archive(Request $request, Rig $rig): JsonResponse
+    {
+        $isArchived = RequestDocument::of($request)->flag('is_archived');
+        // Past the model: that is no change to the rig.
+        Rig::query()->whereKey($rig->id)->toBase()->update(['is_archived' => $isArchived]);
+
+        return Answer::json(['slug' => $rig->slug, 'is_archived' => $isArchived]);
     }
 
     /** With the revision that the page has read, a rig that has been changed since stays. */

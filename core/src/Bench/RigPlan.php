@@ -59,13 +59,30 @@ final readonly class RigPlan
      */
     public function shown(Schemas $schemas): \stdClass
     {
-        $plan = Plan::of(PlanRequest::fromDocument($schemas->check($this->question(), 'verbs/plan.in.json')));
+        $plan = $this->plan($schemas);
         $names = $this->names();
         $miss = $plan->nearestMiss;
 
         return (object) (Plain::object($plan) + ($miss === null ? [] : [
             'misses' => Plain::of(array_map(static fn (Apart $one): Miss => Miss::of($one->code, $names[$one->from] ?? $one->from, $names[$one->to] ?? $one->to), $miss->misses)),
         ]) + ['names' => (object) $names, 'setting_names' => (object) (new SettingNames($this->rig))->plainNames()]);
+    }
+
+    /**
+     * What to tell `take-path` of the best way; null: nothing joins these two.
+     *
+     * @throws DocumentError as `shown`.
+     */
+    public function best(Schemas $schemas): ?\stdClass
+    {
+        $way = $this->plan($schemas)->paths[0] ?? null;
+
+        return $way === null ? null : (object) array_intersect_key(get_object_vars($way->jsonSerialize()), ['boxes' => true, 'links' => true]);
+    }
+
+    private function plan(Schemas $schemas): Plan
+    {
+        return Plan::of(PlanRequest::fromDocument($schemas->check($this->question(), 'verbs/plan.in.json')));
     }
 
     /** @return array<string, string> Names by id. */

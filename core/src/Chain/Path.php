@@ -91,7 +91,7 @@ final readonly class Path implements \JsonSerializable
     {
         return (object) [
             'boxes' => $this->ids(),
-            'links' => array_map(static fn (Joint $joint): array => [
+            'links' => array_map(static fn (Joint $joint): \stdClass => (object) [
                 'from' => $joint->from->id(),
                 'to' => $joint->to->id(),
                 'via' => $joint->via,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Gear;
 
+use Linguator\Core\Channel\ChannelOrder;
 use Linguator\Core\Document\Node;
 use Linguator\Core\Wire\WireFormats;
 
@@ -69,5 +70,11 @@ final readonly class ServoSet implements Box
             $this->functions,
             static fn (string $function): bool => $function !== 'throttle' || $controller->passesThrottle !== false,
         ));
+    }
+
+    /** How many channels its functions take; the four sticks at least. */
+    public function channels(): int
+    {
+        return max(ChannelOrder::STICKS, count(array_unique($this->functions)));
     }
 }

@@ -193,7 +193,7 @@ final class RigDocument
         $craft = $this->boxes->craft();
         $needed = match (true) {
             $highest > 0 => max(ChannelOrder::STICKS, $highest),
-            $craft instanceof ServoSet && $craft->functions !== [] => max(ChannelOrder::STICKS, count(array_unique($craft->functions))),
+            $craft instanceof ServoSet && $craft->functions !== [] => $craft->channels(),
             default => self::USUAL_CHANNELS,
         };
 

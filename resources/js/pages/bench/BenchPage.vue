@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { day as date } from '@/lib/dates'
-import VerdictLine from '@/components/VerdictLine.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useSessionStorage } from '@vueuse/core'
 import { nextTick, ref } from 'vue'
@@ -8,12 +6,13 @@ import { useRouter } from 'vue-router'
 import { postJson, sentenceOf } from '@/api/http'
 import { type RigData, rigsQuery } from '@/api/rigs'
 import FileTake from '@/components/FileTake.vue'
-import MiniChain from '@/components/MiniChain.vue'
-import StateMark, { STATE_WORDS } from '@/components/StateMark.vue'
 import { useKeys } from '@/composables/useKeys'
 import { useNotice } from '@/composables/useNotice'
 import { TOOLS } from '../tools/tools'
+import DemoLine from './DemoLine.vue'
 import KeepingPanel from './KeepingPanel.vue'
+import RigList from './RigList.vue'
+import { CRAFT_KINDS } from './start'
 import LabelledField from '@/components/form/LabelledField.vue'
 
 const router = useRouter()
@@ -27,15 +26,6 @@ const kind = useSessionStorage('linguator.new-rig.kind', 'plane')
 const isAdding = ref(name.value !== '')
 const nameField = ref<HTMLInputElement | null>(null)
 const problem = ref('')
-const KINDS = [
-  { value: 'multirotor', label: 'Multirotor' },
-  { value: 'plane', label: 'Plane' },
-  { value: 'glider', label: 'Glider' },
-  { value: 'boat', label: 'Boat' },
-  { value: 'car', label: 'Car' },
-  { value: 'other', label: 'Something else' },
-]
-
 async function open(): Promise<void> {
   isAdding.value = true
   await nextTick()
@@ -78,7 +68,8 @@ useKeys((key, event) => {
       </div>
       <div class="actions">
         <FileTake label="Import a rig" what="a rig document (YAML or JSON)" :take="take" />
-        <a-button type="primary" @click="open">New rig</a-button>
+        <a-button @click="open">New rig</a-button>
+        <a-button type="primary" @click="router.push('/start')">Start with my gear</a-button>
       </div>
     </div>
 
@@ -95,7 +86,7 @@ useKeys((key, event) => {
       /></LabelledField>
       <LabelledField label="It is a"
         ><select v-model="kind" class="field">
-          <option v-for="option in KINDS" :key="option.value" :value="option.value">{{ option.label }}</option>
+          <option v-for="option in CRAFT_KINDS" :key="option.value" :value="option.value">{{ option.label }}</option>
         </select></LabelledField
       >
       <a-button type="primary" html-type="submit">Start its rig</a-button>
@@ -107,32 +98,16 @@ useKeys((key, event) => {
     <p v-else-if="isPending" class="muted">Reading the bench.</p>
     <div v-else-if="data?.rigs.length === 0" class="empty">
       <h2>Nothing on the bench yet</h2>
-      <p>Start with the gear you own on the <RouterLink to="/shelf">Shelf</RouterLink>, then make a rig and let Linguator join it.</p>
+      <div class="ways">
+        <RouterLink to="/start" class="way">
+          <b>Start with my gear</b>
+          <span>What you hold, what is on the craft, what it drives: one page, joined in two minutes.</span>
+        </RouterLink>
+        <DemoLine is-empty />
+      </div>
     </div>
-    <ul v-else class="rigs plain-list" aria-label="Rigs">
-      <li v-for="rig in data?.rigs" :key="rig.slug" :class="rig.next.severity">
-        <div class="mark">
-          <StateMark :state="rig.next.severity" /><span class="sr-only">{{ STATE_WORDS[rig.next.severity] }}</span>
-        </div>
-        <div class="what">
-          <RouterLink :to="`/rigs/${rig.slug}`" class="name">{{ rig.name }}</RouterLink>
-          <span class="muted">{{ rig.craft.note ?? rig.craft.kind }}</span>
-        </div>
-        <div class="middle">
-          <p class="sentence"><VerdictLine :next="rig.next" /></p>
-          <p class="muted small"><MiniChain :boxes="rig.boxes" :couplings="rig.couplings" /></p>
-        </div>
-        <div class="next">
-          <RouterLink
-            :to="rig.next.severity === 'done' ? `/rigs/${rig.slug}/sheet` : `/rigs/${rig.slug}/${rig.next.step}`"
-            class="go"
-            :aria-label="`${rig.next.action}: ${rig.name}`"
-            >{{ rig.next.action }}</RouterLink
-          >
-          <span class="muted small">changed {{ date(rig.changed_at) }}</span>
-        </div>
-      </li>
-    </ul>
+    <RigList v-else :rigs="data?.rigs ?? []" />
+    <DemoLine v-if="(data?.rigs.length ?? 0) > 0" />
     <section class="tools" aria-labelledby="tools-title">
       <h2 id="tools-title">Quick tools</h2>
       <ul class="plain-list">
@@ -185,88 +160,34 @@ useKeys((key, event) => {
 .problem:empty {
   display: none;
 }
-.rigs {
-  border-top: 1px solid var(--line);
-}
-.rigs > li {
-  display: grid;
-  grid-template-columns: 26px minmax(170px, 0.9fr) minmax(300px, 2fr) auto;
-  gap: 0 1rem;
-  align-items: center;
-  padding: 0.85rem 0.6rem;
-  border-bottom: 1px solid var(--line);
-}
-.rigs > li.stop {
-  background: var(--stop-fill);
-}
-.mark {
-  align-self: start;
-  padding-top: 0.3rem;
-}
-.what {
-  display: flex;
-  flex-direction: column;
-  align-self: start;
-  line-height: 1.35;
-}
-.name {
-  font-size: 1.2rem;
-  font-weight: 600;
-  color: var(--ink);
-  text-decoration: none;
-}
-.name:hover {
-  text-decoration: underline;
-}
-.sentence {
-  font-weight: 500;
-}
-.attention .sentence {
-  color: var(--amber-text);
-}
-.stop .sentence {
-  color: var(--stop);
-  font-weight: 600;
-}
-.next {
-  display: flex;
-  flex-direction: column;
-  align-items: stretch;
-  text-align: center;
-  gap: 0.15rem;
-  min-width: 150px;
-}
-.go {
-  border: 1.5px solid var(--petrol);
-  border-radius: var(--radius);
-  padding: 0.35rem 0.9rem;
-  font-weight: 600;
-  text-decoration: none;
-  background: var(--card);
-}
-.attention .go,
-.stop .go {
-  background: var(--accent);
-  color: var(--accent-ink);
-}
 .empty {
   padding: 2rem 0;
+}
+.ways {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(300px, 100%), 1fr));
+  gap: 1rem;
+  margin-top: 0.9rem;
+  max-width: 56rem;
+}
+.way {
+  display: flex;
+  flex-direction: column;
+  gap: 0.3rem;
+  padding: 1rem 1.1rem;
+  border: 1.5px solid var(--petrol);
+  border-radius: var(--radius);
+  background: var(--card);
+  text-decoration: none;
+}
+.way b {
+  font-size: 1.2rem;
+}
+.way span {
+  color: var(--muted);
 }
 .foot {
   margin-top: 2rem;
   max-width: 46rem;
-}
-@media (max-width: 700px) {
-  .rigs > li {
-    grid-template-columns: 26px 1fr;
-  }
-  .middle,
-  .next {
-    grid-column: 2;
-    margin-top: 0.35rem;
-  }
-  .go {
-    padding: 0.6rem;
-  }
 }
 </style>

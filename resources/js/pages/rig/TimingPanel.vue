@@ -45,7 +45,7 @@ const timing = computed(() => props.rig.review.timing)
       <section v-if="timing.alternatives.length > 0">
         <h3>The same boxes, otherwise</h3>
         <div class="scroll" tabindex="0" role="region" aria-label="The same boxes, otherwise">
-          <table>
+          <table class="stacks">
             <thead>
               <tr>
                 <th scope="col">what</th>
@@ -57,10 +57,12 @@ const timing = computed(() => props.rig.review.timing)
             </thead>
             <tbody>
               <tr v-for="other in timing.alternatives" :key="other.where + other.what">
-                <td>{{ other.what }}</td>
+                <td>
+                  <b>{{ other.what }}</b>
+                </td>
                 <td class="muted">{{ other.where }}</td>
-                <td class="value">{{ figure(other.ms.mean) }} ms</td>
-                <td class="value">{{ figure(other.ms.worst) }} ms</td>
+                <td class="value" data-label="mean">{{ figure(other.ms.mean) }} ms</td>
+                <td class="value" data-label="worst">{{ figure(other.ms.worst) }} ms</td>
                 <td class="value" :class="{ faster: other.gain_ms > 0 }">
                   {{
                     other.gain_ms > 0 ? `${figure(other.gain_ms)} ms faster` : other.gain_ms < 0 ? `${figure(-other.gain_ms)} ms slower` : 'the same'

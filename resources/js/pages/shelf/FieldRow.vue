@@ -200,7 +200,7 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
       <datalist v-if="offers.length > 0" :id="`${id}-names`">
         <option v-for="one in offers" :key="one.value" :value="one.value">{{ one.aliases.join(', ') }}</option>
       </datalist>
-      <span v-if="field.unit" class="muted small">{{ field.unit }}</span>
+      <span v-if="field.unit" class="muted small unit">{{ field.unit }}</span>
     </span>
   </label>
   <PinStrip v-if="field.picture === 'pins' && list.length > 0" class="strip" :labels="list.map(String)" />
@@ -241,6 +241,9 @@ legend {
 }
 .strip {
   grid-column: 1 / -1;
+}
+.unit {
+  white-space: nowrap;
 }
 .with-unit {
   display: flex;

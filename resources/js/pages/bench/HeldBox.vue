@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Starter } from '@/api/rigs'
+import type { CardListed } from '@/api/shelf'
+import LabelledField from '@/components/form/LabelledField.vue'
+import { type Held, NOTHING } from './start'
+
+/** One box that somebody holds: what it looks most like, or one that is on the shelf already. */
+export interface HeldBoxProps {
+  place: string
+  title: string
+  isNeeded: boolean
+  starters: Starter[]
+  cards: CardListed[]
+}
+const props = defineProps<HeldBoxProps>()
+const held = defineModel<Held>({ required: true })
+
+const starter = computed(() => props.starters.find((one) => one.title === held.value.starter) ?? null)
+const isChosen = computed(() => held.value.starter !== '' || held.value.card !== '')
+
+function begin(one: Starter): void {
+  held.value = { card: '', starter: one.title, name: one.title.replace(/^An? /, '') }
+}
+
+function take(card: string): void {
+  held.value = { ...NOTHING, card }
+}
+</script>
+
+<template>
+  <fieldset>
+    <legend>{{ title }} <span v-if="!isNeeded" class="muted small">if there is one</span></legend>
+    <ul v-if="!isChosen" class="plain-list">
+      <li v-for="one in starters" :key="one.title">
+        <button type="button" class="starter" @click="begin(one)">
+          <b>{{ one.title }}</b> <span class="muted small">{{ one.hint }}</span>
+        </button>
+      </li>
+    </ul>
+    <LabelledField v-if="!isChosen && cards.length > 0" label="or from the shelf"
+      ><select class="field" :value="''" @change="take(($event.target as HTMLSelectElement).value)">
+        <option value="">choose</option>
+        <option v-for="card in cards" :key="card.id" :value="card.id">{{ card.name }}</option>
+      </select></LabelledField
+    >
+    <template v-if="isChosen">
+      <LabelledField v-if="starter" label="What is printed on it, or what you call it"
+        ><input v-model="held.name" class="field" maxlength="200" autocomplete="off"
+      /></LabelledField>
+      <p v-else>
+        <b>{{ cards.find((card) => card.id === held.card)?.name ?? held.card }}</b>
+      </p>
+      <p v-if="starter" class="small muted">
+        To be looked at later: {{ starter.check.map((one) => one.charAt(0).toLowerCase() + one.slice(1)).join('; ') }}.
+      </p>
+      <button type="button" class="link-button small" @click="held = NOTHING">another one</button>
+    </template>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  min-width: 0;
+}
+legend {
+  font-weight: 600;
+  padding: 0;
+  margin-bottom: 0.4rem;
+}
+ul {
+  display: grid;
+  gap: 0.4rem;
+  margin-bottom: 0.5rem;
+}
+.starter {
+  width: 100%;
+  min-height: 44px;
+  text-align: left;
+  padding: 0.4rem 0.6rem;
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  background: var(--paper);
+  cursor: pointer;
+}
+.starter:hover,
+.starter:focus-visible {
+  border-color: var(--petrol-2);
+}
+.starter span {
+  display: block;
+}
+p {
+  margin: 0.4rem 0;
+}
+</style>

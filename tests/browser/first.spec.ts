@@ -1,0 +1,47 @@
+import { expect, expectAccessible, newRig, test } from './bench'
+
+test('own gear is on the bench and joined within ten actions, from one page', async ({ page }) => {
+  let actions = 0
+  const act = async (what: Promise<void>) => {
+    actions += 1
+    await what
+  }
+  await page.goto('/')
+  await act(page.getByRole('button', { name: 'Start with my gear' }).click())
+  await expectAccessible(page)
+  await act(page.getByLabel('Name of the craft').fill('Whinchat first'))
+  await act(page.getByRole('button', { name: /^A handset with a bay/ }).click())
+  await act(page.getByRole('button', { name: /^A six-pin receiver/ }).click())
+  await act(page.getByRole('button', { name: /^A two-function boat/ }).click())
+  // A box that was chosen by mistake is another one; what is typed survives a reload.
+  await page.reload()
+  await expect(page.getByLabel('Name of the craft')).toHaveValue('Whinchat first')
+  await act(page.getByLabel('Family').fill('Own'))
+  await page.getByRole('button', { name: 'Join them' }).click()
+  await expect(page.getByRole('alert')).toHaveText(/Both of it, family and variant/)
+  await act(page.getByLabel('Variant').fill('v1'))
+  await expectAccessible(page)
+  await act(page.getByRole('button', { name: 'Join them' }).click())
+  await expect(page.getByText('Whinchat first is on the bench, and joined.')).toBeVisible()
+  await expect(page).toHaveURL(/\/rigs\/whinchat-first\/path$/)
+  await expect(page.getByRole('list', { name: 'The chain, from hand to craft' })).toContainText('own, v1')
+  expect(actions).toBeLessThanOrEqual(10)
+})
+
+test('a bench of many rigs is filtered, sorted and put by', async ({ page }) => {
+  await newRig(page, 'Reed bunting')
+  await newRig(page, 'Reed warbler')
+  await page.goto('/')
+  const rigs = page.getByRole('list', { name: 'Rigs', exact: true })
+  await page.getByLabel('Only rigs with these words').fill('reed')
+  await expect(rigs.getByRole('listitem')).toHaveCount(2)
+  await expect(page.getByText(/^2 of \d+ rigs$/)).toBeVisible()
+  await page.getByLabel(/^sorted by/).selectOption('name')
+  await expect(rigs.getByRole('listitem').first()).toContainText('Reed bunting')
+  await page.getByRole('button', { name: 'Put by: Reed bunting' }).press('Enter')
+  await expect(rigs.getByRole('listitem')).toHaveCount(1)
+  await page.getByText('Put by: 1', { exact: true }).click()
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Bring back: Reed bunting' }).click()
+  await expect(rigs.getByRole('listitem')).toHaveCount(2)
+})
