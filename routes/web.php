@@ -34,6 +34,7 @@ use App\Http\Controllers\SampleRigController;
 use App\Http\Controllers\SearchController;
 use App\Http\Controllers\StartController;
 use App\Http\Controllers\SteadyController;
+use App\Http\Controllers\WordsController;
 use Illuminate\Support\Facades\Route;
 
 // What the screens use. It changes things, so it carries the token against forged requests.
@@ -59,6 +60,7 @@ Route::prefix('api/v1')->group(function (): void {
     Route::post('rigs/{runnable}/practice/look', [PracticeController::class, 'look']);
     Route::post('rigs/{rig}/practice/keep', [PracticeController::class, 'keep']);
     Route::get('practice', [PracticeController::class, 'results']);
+    Route::get('words', WordsController::class);
     Route::get('demo', [StartController::class, 'demo']);
     Route::post('demo', [StartController::class, 'loadDemo']);
     Route::delete('demo', [StartController::class, 'clearDemo']);

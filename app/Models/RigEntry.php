@@ -43,6 +43,30 @@ final class RigEntry extends Model
         return $latest;
     }
 
+    /**
+     * The newest whose text, or the name of whose rig, has each of these words.
+     *
+     * @param  list<string>  $words
+     * @return list<array{slug: string, name: string, position: int, text: string, day: string}>
+     */
+    public static function withWords(array $words, int $most): array
+    {
+        if ($words === []) {
+            return [];
+        }
+        $said = "json_extract(rig_entries.entry, '$.text')";
+        $query = DB::table('rig_entries')->join('rigs', 'rigs.id', '=', 'rig_entries.rig_id')->whereRaw("$said is not null");
+        foreach ($words as $word) {
+            $query->whereRaw("instr(lower($said || ' ' || rigs.name), ?) > 0", [$word]);
+        }
+        $text = static fn (mixed $value): string => is_string($value) ? $value : '';
+
+        return array_values(array_map(
+            static fn (\stdClass $row): array => ['slug' => $text($row->slug), 'name' => $text($row->name), 'position' => is_int($row->position) ? $row->position : 0, 'text' => $text($row->text), 'day' => substr($text($row->at), 0, 10)],
+            $query->orderByDesc('rig_entries.at')->limit($most)->selectRaw("rigs.slug, rigs.name, rig_entries.position, $said as text, rig_entries.at")->get()->all(),
+        ));
+    }
+
     /** @return BelongsTo<Rig, $this> */
     public function rig(): BelongsTo
     {

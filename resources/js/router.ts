@@ -5,7 +5,7 @@ import BenchPage from './pages/bench/BenchPage.vue'
 
 export const router = createRouter({
   history: createWebHistory(),
-  scrollBehavior: (to, from) => (to.path === from.path ? false : { top: 0 }),
+  scrollBehavior: (to, from) => (to.path === from.path || to.hash !== '' ? false : { top: 0 }),
   routes: [
     { path: '/', name: 'bench', component: BenchPage, meta: { title: 'Bench' } },
     { path: '/start', name: 'start', component: () => import('./pages/bench/StartPage.vue'), meta: { title: 'Start with my gear' } },
@@ -30,6 +30,7 @@ export const router = createRouter({
     { path: '/signals/formats', name: 'formats', component: () => import('./pages/signals/FormatsPage.vue'), meta: { title: 'Formats' } },
     { path: '/signals/:id(\\d+)?', name: 'signals', component: () => import('./pages/signals/SignalPage.vue'), meta: { title: 'Signal desk' } },
     { path: '/logbook', name: 'logbook', component: () => import('./pages/logbook/LogbookPage.vue'), meta: { title: 'Logbook' } },
+    { path: '/words', name: 'words', component: () => import('./pages/words/WordsPage.vue'), meta: { title: 'Words' } },
     { path: '/fault', name: 'fault', component: () => import('./pages/fault/FaultPage.vue'), meta: { title: 'Find the fault' } },
     { path: '/dry-bench', name: 'dry-bench', component: () => import('./pages/drybench/DryBenchPage.vue'), meta: { title: 'Dry bench' } },
     {

@@ -10,6 +10,7 @@ use App\Models\Capture;
 use App\Models\Card;
 use App\Models\Format;
 use App\Models\Rig;
+use App\Models\RigEntry;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Linguator\Core\Document\Schemas;
@@ -18,6 +19,9 @@ use Linguator\Core\Search\BenchSearch;
 /** Finds rigs, cards, formats and captures by name, by what the manual calls them, or by the numbers on the wire. */
 final readonly class SearchController
 {
+    /** So many entries of histories are looked at, the newest first. */
+    private const ENTRIES = 8;
+
     public function __invoke(Request $request, Schemas $schemas): JsonResponse
     {
         $text = $request->query('q');
@@ -37,6 +41,12 @@ final readonly class SearchController
         }
         foreach (Capture::desk() as $capture) {
             $search->capture($capture->id, $capture->name);
+        }
+
+        $search->places();
+        $search->glossary();
+        foreach (RigEntry::withWords($search->words(), self::ENTRIES) as $entry) {
+            $search->entry($entry['slug'], $entry['position'], $entry['text'], "$entry[name], $entry[day]");
         }
 
         return Answer::json(['hits' => $search->hits()]);

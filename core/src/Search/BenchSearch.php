@@ -16,6 +16,12 @@ final class BenchSearch
 {
     private const MOST = 30;
 
+    /** Steps of a rig and what is beside them, with other words for them. */
+    private const STEPS = [
+        'handset' => 'calibration memory', 'path' => 'chain', 'wiring' => 'wires plugs power range', 'bind' => 'binding', 'order' => 'channels', 'travel' => 'ends centre sub-trim thresholds',
+        'switches' => 'rates expo levels', 'failsafe' => 'loss', 'check-out' => 'ready sign off', 'timing' => 'delay latency', 'history' => 'log notes', 'dance' => 'read live', 'sheet' => 'print', 'label' => 'qr',
+    ];
+
     /** @var list<string> */
     private readonly array $words;
 
@@ -34,6 +40,55 @@ final class BenchSearch
     public function rig(string $slug, string $name, string $line, array $boxes): void
     {
         $this->offer('rig', $slug, $name, $line, [$name, ...$boxes]);
+        foreach (self::STEPS as $step => $words) {
+            // A step is meant where one of the words is its own: with the name alone the rig is.
+            if ($this->isNamed("$step $words")) {
+                $this->offer('step', "$slug/$step", "$name: ".ucfirst($step), 'step of the rig', [$name, $step, $words], 1);
+            }
+        }
+    }
+
+    /** Pages, tools and things to do. */
+    public function places(): void
+    {
+        foreach (Places::all() as $place) {
+            $this->offer('place', $place['path'], $place['title'], $place['line'], [$place['title'], $place['line'], $place['words']], $this->words === [] ? 0 : 1);
+        }
+    }
+
+    /** What words of the work mean. */
+    public function glossary(): void
+    {
+        foreach (Glossary::words() as $word) {
+            $this->offer('word', $word->word, ucfirst($word->word), $word->says, [$word->word, ...$word->also], 3);
+        }
+    }
+
+    /**
+     * Something that was done to a rig.
+     *
+     * @param  string  $line  On which, and when.
+     */
+    public function entry(string $slug, int $position, string $text, string $line): void
+    {
+        $this->offer('entry', "$slug/$position", $text, $line, ['', $text, $line], 4);
+    }
+
+    /** @return list<string> What was typed, word by word. */
+    public function words(): array
+    {
+        return $this->words;
+    }
+
+    private function isNamed(string $text): bool
+    {
+        foreach ($this->words as $word) {
+            if (preg_match('/(^|\s)'.preg_quote($word, '/').'/i', $text) === 1) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     public function card(GearCard $card): void
@@ -90,19 +145,28 @@ final class BenchSearch
         );
     }
 
-    /** @param  list<string>  $texts The first is the name: found there counts most. */
-    private function offer(string $kind, string $id, string $title, string $line, array $texts): void
+    /**
+     * @param  list<string>  $texts  The first is the name: found there counts most.
+     * @param  int  $behind  How far it stands behind others that fit as well.
+     */
+    private function offer(string $kind, string $id, string $title, string $line, array $texts, int $behind = 0): void
     {
         $name = mb_strtolower($texts[0] ?? '');
         $all = mb_strtolower(implode("\n", $texts));
-        $rank = 0;
+        $nameWords = preg_split('/[^\p{L}\p{N}]+/u', $name) ?: [];
+        $rank = $behind;
         foreach ($this->words as $word) {
             if (! str_contains($all, $word)) {
                 return;
             }
-            $rank += str_starts_with($name, $word) ? 0 : (str_contains($name, $word) ? 1 : 2);
+            $rank += match (true) {
+                str_starts_with($name, $word) => 0,
+                in_array($word, $nameWords, true) => 1,
+                str_contains($name, $word) => 2,
+                default => 3,
+            };
         }
-        if ($this->words !== []) {
+        if ($this->words !== [] || $kind === 'place') {
             $this->hits[] = ['kind' => $kind, 'id' => $id, 'title' => $title, 'line' => $line, 'rank' => $rank];
         }
     }

@@ -6,7 +6,7 @@ const panel = ref<HTMLElement | null>(null)
 onMounted(() => panel.value?.focus())
 
 const keys: [string, string][] = [
-  ['/', 'Find anything: a rig, a box, what your manual says'],
+  ['/ or Ctrl K', 'Find anything or go anywhere: rigs, steps, tools, cards, captures, what was done, what a word means'],
   ['1 – 8', 'In a rig: Path, Wiring, Bind, Order, Travel, Switches, Failsafe, Check-out'],
   ['t', 'In a rig: timing'],
   ['Enter', 'In a table of readings: on to the next'],

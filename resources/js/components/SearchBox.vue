@@ -1,18 +1,19 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
-import { refDebounced } from '@vueuse/core'
+import { refDebounced, useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { getJson } from '@/api/http'
 
 interface Hit {
-  kind: 'rig' | 'card' | 'format' | 'family' | 'variant' | 'plug' | 'own_format' | 'capture'
+  kind: 'rig' | 'step' | 'place' | 'word' | 'entry' | 'card' | 'format' | 'family' | 'variant' | 'plug' | 'own_format' | 'capture'
   id: string
   title: string
   line: string
 }
 
 const WAIT_MS = 120
+const KIND_WORDS: Partial<Record<Hit['kind'], string>> = { rig: 'rig · ', word: 'word · ', entry: 'done · ' }
 const router = useRouter()
 const input = ref<HTMLInputElement | null>(null)
 const text = ref('')
@@ -20,16 +21,23 @@ const at = ref(0)
 const isOpen = ref(false)
 
 defineExpose({ focus: () => input.value?.focus() })
+/** From anywhere, a field too. */
+useEventListener(document, 'keydown', (event) => {
+  if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey) || event.altKey || event.shiftKey) return
+  event.preventDefault()
+  input.value?.focus()
+  input.value?.select()
+})
 
 const asked = refDebounced(text, WAIT_MS)
 const found = useQuery({
   queryKey: computed(() => ['search', asked.value] as const),
   queryFn: ({ signal }) => getJson<{ hits: Hit[] }>(`/search?q=${encodeURIComponent(asked.value)}`, signal).catch(() => ({ hits: [] })),
-  enabled: computed(() => asked.value.trim() !== ''),
+  enabled: computed(() => asked.value.trim() !== '' || isOpen.value),
   placeholderData: keepPreviousData,
   gcTime: 0,
 })
-const hits = computed(() => (text.value.trim() === '' ? [] : (found.data.value?.hits ?? [])))
+const hits = computed(() => found.data.value?.hits ?? [])
 /** What is listed belongs to what was typed before. */
 const isOld = computed(() => asked.value !== text.value || found.isPlaceholderData.value)
 /** Enter was pressed before the list was there: it is taken from the list when it comes. */
@@ -37,16 +45,19 @@ const wantsFirst = ref(false)
 watch(
   () => [found.data.value, isOld.value],
   () => {
-    if (isOld.value || text.value.trim() === '') return
+    if (isOld.value || !isOpen.value) return
     at.value = 0
-    isOpen.value = true
     if (wantsFirst.value) go(hits.value[0])
   },
 )
 watch(text, () => (wantsFirst.value = false))
 
 function place(hit: Hit): string {
-  if (hit.kind === 'rig') return `/rigs/${hit.id}`
+  const [slug, rest] = hit.id.split('/')
+  if (hit.kind === 'rig' || hit.kind === 'step') return `/rigs/${hit.id}`
+  if (hit.kind === 'place') return hit.id
+  if (hit.kind === 'word') return `/words#${encodeURIComponent(hit.id)}`
+  if (hit.kind === 'entry') return `/rigs/${slug}/at/${rest}`
   if (hit.kind === 'capture') return `/signals/${hit.id}`
   if (hit.kind === 'own_format') return '/signals/formats'
   return hit.kind === 'card' ? `/shelf/${hit.id}` : `/shelf?names=${encodeURIComponent(`${hit.kind}/${hit.id}`)}`
@@ -85,18 +96,19 @@ function close(): void {
       aria-label="Find anything"
       aria-controls="search-hits"
       aria-autocomplete="list"
-      :aria-expanded="isOpen && text !== ''"
+      :aria-expanded="isOpen"
       :aria-activedescendant="isOpen && hits[at] ? `hit-${at}` : undefined"
       placeholder="Find anything  /"
       autocomplete="off"
       @focus="isOpen = true"
+      @input="isOpen = true"
       @blur="isOpen = false"
       @keydown.down.prevent="move(1)"
       @keydown.up.prevent="move(-1)"
       @keydown.enter.prevent="enter"
       @keydown.esc="close"
     />
-    <ul v-show="isOpen && text.trim() !== ''" id="search-hits" role="listbox" aria-label="Found">
+    <ul v-show="isOpen && found.data.value !== undefined" id="search-hits" role="listbox" aria-label="Found">
       <li v-if="hits.length === 0" role="option" aria-selected="false" class="none">
         Nothing is called that. Try what is printed on the box, or line numbers such as 100000 8E2.
       </li>
@@ -110,7 +122,7 @@ function close(): void {
         @mousedown.prevent="go(hit)"
       >
         <strong>{{ hit.title }}</strong>
-        <span>{{ hit.kind === 'rig' ? 'rig · ' : '' }}{{ hit.line }}</span>
+        <span>{{ KIND_WORDS[hit.kind] ?? '' }}{{ hit.line }}</span>
       </li>
     </ul>
   </div>
@@ -161,6 +173,10 @@ li {
 li span {
   color: var(--muted);
   font-size: 0.88rem;
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  overflow: hidden;
 }
 li.at {
   background: var(--wash);

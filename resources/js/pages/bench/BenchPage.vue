@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useSessionStorage } from '@vueuse/core'
-import { nextTick, ref } from 'vue'
-import { useRouter } from 'vue-router'
+import { nextTick, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { postJson, sentenceOf } from '@/api/http'
 import { type RigData, rigsQuery } from '@/api/rigs'
 import FileTake from '@/components/FileTake.vue'
@@ -51,6 +51,24 @@ async function take(text: string): Promise<void> {
   notice.say(`${made.document.name} is on the bench, with its history.`)
   await router.push(`/rigs/${made.slug}`)
 }
+
+/** A way that the search offers to something to do here. */
+const route = useRoute()
+watch(
+  () => route.query.do,
+  (deed) => {
+    if (deed === 'new') void open()
+  },
+  { immediate: true },
+)
+watch(
+  [() => route.hash, data],
+  async () => {
+    await nextTick()
+    if (route.hash !== '') document.getElementById(route.hash.slice(1))?.scrollIntoView()
+  },
+  { immediate: true },
+)
 
 useKeys((key, event) => {
   if (key !== 'n' || event.ctrlKey || event.metaKey) return false

@@ -95,7 +95,7 @@ const words = (names: string[]) => names.join(', ')
 </script>
 
 <template>
-  <section class="keeping" aria-labelledby="keeping-title">
+  <section id="keeping" class="keeping" aria-labelledby="keeping-title">
     <h2 id="keeping-title">Keeping it</h2>
     <p>Everything as one archive of open documents, pictures and captures with it.</p>
     <p class="acts">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordLine from '@/components/WordLine.vue'
 import type { RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
 import BindHop from './BindHop.vue'
@@ -15,6 +16,7 @@ defineProps<BindStepProps>()
 <template>
   <div>
     <h2>Bind</h2>
+    <WordLine :words="['bind', 'family', 'variant', 'receiver number']" />
     <MenuLine :words="rig.review.menus.binding" />
     <p v-if="rig.review.bind.length === 0" class="muted">
       How to bind is known once the chain joins. <RouterLink :to="`/rigs/${rig.slug}/path`">Choose the path</RouterLink> first.

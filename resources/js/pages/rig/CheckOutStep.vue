@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordLine from '@/components/WordLine.vue'
 import FaultLink from '@/components/FaultLink.vue'
 import { useSessionStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
@@ -52,6 +53,7 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
 <template>
   <div>
     <h2>Check-out</h2>
+    <WordLine :words="['proof', 'stale', 'range check', 'signed off']" />
     <p v-if="view.checks.length === 0" class="muted">
       There is nothing to check out yet. <RouterLink :to="`/rigs/${rig.slug}/path`">Choose the path</RouterLink> first.
     </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordLine from '@/components/WordLine.vue'
 import type { RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
 import FailsafeHop from './FailsafeHop.vue'
@@ -15,6 +16,7 @@ defineProps<FailsafeStepProps>()
 <template>
   <div>
     <h2>If the link is lost</h2>
+    <WordLine :words="['failsafe', 'hop', 'hold', 'stored values']" />
     <MenuLine :words="rig.review.menus.failsafe" />
     <p v-if="rig.review.failsafe.hops.length === 0" class="muted">
       What a lost link does is known once the chain joins. <RouterLink :to="`/rigs/${rig.slug}/path`">Choose the path</RouterLink> first.

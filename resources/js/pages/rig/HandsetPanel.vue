@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordLine from '@/components/WordLine.vue'
 import { computed } from 'vue'
 import type { HandsetItem, RigData } from '@/api/rigs'
 import LabelledField from '@/components/form/LabelledField.vue'
@@ -28,6 +29,7 @@ const tellMode = (mode: string) => props.handle.intend('tell-stick-mode', { mode
 <template>
   <div>
     <h2>The handset, made ready</h2>
+    <WordLine :words="['calibration', 'model memory', 'receiver number', 'stick mode']" />
     <MenuLine :words="rig.review.menus.preparation" />
     <p v-if="items.length === 0" class="muted">Choose a handset on the <RouterLink :to="`/rigs/${rig.slug}/path`">Path</RouterLink> step first.</p>
     <template v-else>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordLine from '@/components/WordLine.vue'
 import { computed } from 'vue'
 import type { OrderFixView, RigData, Told } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
@@ -32,6 +33,7 @@ function make(fix: OrderFixView): void {
 <template>
   <div>
     <h2>Order</h2>
+    <WordLine :words="['channel order', 'remapping', 'reversal']" />
     <p class="muted small">
       Twenty seconds instead of Order, Travel and Switches by hand: <RouterLink :to="`/rigs/${rig.slug}/dance`">dance it</RouterLink>, or
       <RouterLink :to="`/rigs/${rig.slug}/dance?short=1`">only the sticks</RouterLink>.

@@ -2,6 +2,7 @@
 import { ref, watch } from 'vue'
 import type { RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
+import WordLine from '@/components/WordLine.vue'
 import PathAsk from './PathAsk.vue'
 import PathTold from './PathTold.vue'
 
@@ -27,6 +28,7 @@ watch(
         isLooking ? 'Keep this chain' : 'Other paths'
       }}</a-button>
     </div>
+    <WordLine :words="['chain', 'coupling', 'hop', 'relay', 'family', 'variant']" />
     <PathAsk v-if="isLooking" :rig="rig" :handle="handle" @taken="isLooking = false" />
     <PathTold v-else :rig="rig" :handle="handle" />
   </div>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
+import WordHint from '@/components/WordHint.vue'
 import FindingLine from '@/components/FindingLine.vue'
 import SettingTicks from './SettingTicks.vue'
 
@@ -38,7 +39,7 @@ const share = (of: number) => Math.round(of * 100)
         <dt>Delay, stick to servo</dt>
         <dd>
           <b class="value">{{ rig.review.latency_ms.mean.toFixed(1) }} ms</b> mean,
-          <span class="value">{{ rig.review.latency_ms.p95.toFixed(1) }} ms</span> 19 times in 20,
+          <span class="value">{{ rig.review.latency_ms.p95.toFixed(1) }} ms</span> <WordHint word="19 times in 20" />,
           <span class="value">{{ rig.review.latency_ms.worst.toFixed(1) }} ms</span> at worst
         </dd>
       </div>

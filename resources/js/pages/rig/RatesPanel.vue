@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordLine from '@/components/WordLine.vue'
 import MenuLine from '@/components/MenuLine.vue'
 import type { RateRowView } from '@/api/rigs'
 import CurveDrawing from '@/components/CurveDrawing.vue'
@@ -28,6 +29,7 @@ const set = (row: RateRowView, key: Key) => (value: number | null) => props.hand
 <template>
   <section class="rates">
     <h3>Rates and expo</h3>
+    <WordLine :words="['rate', 'expo']" />
     <MenuLine :words="menu" />
     <p class="muted small">A rate scales the whole throw; expo softens the middle and leaves the ends. The dashed line is a plain stick.</p>
     <div class="sticks">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordLine from '@/components/WordLine.vue'
 import { computed, ref } from 'vue'
 import type { RigData } from '@/api/rigs'
 import { channelFrom, functionName, isFunctionName } from '@/lib/functionName'
@@ -54,6 +55,7 @@ async function assign(name: string): Promise<void> {
 <template>
   <div>
     <h2>Switches</h2>
+    <WordLine :words="['level', 'window', 'throttle cut']" />
     <MenuLine :words="rig.review.menus.switches" />
     <p class="muted">
       Which switch, which channel, which function; and whether each position lands in its window<template v-if="view.controller">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordLine from '@/components/WordLine.vue'
 import MenuLine from '@/components/MenuLine.vue'
 import { computed } from 'vue'
 import type { ThresholdsView } from '@/api/rigs'
@@ -38,6 +39,7 @@ const set = (key: Key) => (value: number | null) => props.handle.intend('set-thr
 <template>
   <section class="thresholds">
     <h3>Thresholds in {{ thresholds.controller }}, once the ends are right</h3>
+    <WordLine :words="['threshold', 'dead band']" />
     <MenuLine :words="menu" />
     <table>
       <thead>

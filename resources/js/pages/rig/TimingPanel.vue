@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordLine from '@/components/WordLine.vue'
 import { computed } from 'vue'
 import type { RigData } from '@/api/rigs'
 import DelayBars from '@/components/DelayBars.vue'
@@ -17,6 +18,7 @@ const timing = computed(() => props.rig.review.timing)
 <template>
   <div>
     <h2>Timing</h2>
+    <WordLine :words="['delay', 'frame period', '19 times in 20', 'gap']" />
     <p v-if="!timing.latency" class="muted">Frames and delay are known once the chain joins.</p>
     <template v-else>
       <section v-for="train in timing.trains" :key="train.from">

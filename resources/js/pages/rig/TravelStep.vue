@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordLine from '@/components/WordLine.vue'
 import { computed, nextTick, ref } from 'vue'
 import type { RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
@@ -71,6 +72,7 @@ async function reverse(channel: number): Promise<void> {
 <template>
   <div>
     <h2>Travel and centre</h2>
+    <WordLine :words="['travel', 'sub-trim', 'sub-trim model', 'noise']" />
     <MenuLine :words="rig.review.menus.travel" />
     <p v-if="rows.length === 0" class="muted">
       Travel is known once the chain joins and the sticks have channels. <RouterLink :to="`/rigs/${rig.slug}/path`">To the path</RouterLink>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordLine from '@/components/WordLine.vue'
 import { computed } from 'vue'
 import type { GearCardSchemaJsonDefsPack as Pack, RigData, WireRow, WireView } from '@/api/rigs'
 import NumberField from '@/components/form/NumberField.vue'
@@ -39,6 +40,7 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
 <template>
   <div>
     <h2>Wiring</h2>
+    <WordLine :words="['wire format', 'inverted', 'level']" />
     <p v-if="wiring.wires.length === 0" class="muted">
       Wires are known once the chain joins. <RouterLink :to="`/rigs/${rig.slug}/path`">Choose the path</RouterLink> first.
     </p>

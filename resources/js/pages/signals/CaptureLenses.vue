@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordLine from '@/components/WordLine.vue'
 import { computed } from 'vue'
 import type { CaptureOptions, CaptureReading } from '@/api/captures'
 import { useKeys } from '@/composables/useKeys'
@@ -59,6 +60,7 @@ const middleWords = computed(() => `${timeWords(lengthOf(middle.value))} from ${
 <template>
   <section class="lenses" aria-labelledby="lenses-title">
     <h2 id="lenses-title">The evidence: the whole, a frame, a byte</h2>
+    <WordLine :words="['lens', 'frame', 'raw', 'check']" />
     <div
       class="lens"
       tabindex="0"
