@@ -13,6 +13,7 @@ use App\Http\Controllers\ChoicesController;
 use App\Http\Controllers\DanceController;
 use App\Http\Controllers\DiagnosisController;
 use App\Http\Controllers\DryBenchController;
+use App\Http\Controllers\FieldController;
 use App\Http\Controllers\FormatController;
 use App\Http\Controllers\LabelController;
 use App\Http\Controllers\LikeController;
@@ -86,6 +87,9 @@ Route::prefix('api/v1')->group(function (): void {
     Route::get('rigs/{rig}', [RigController::class, 'show']);
     Route::patch('rigs/{rig}', [RigController::class, 'update']);
     Route::delete('rigs/{rig}', [RigController::class, 'destroy']);
+    Route::get('rigs/{rig}/field-pack', [FieldController::class, 'pack']);
+    Route::post('field/preview', [FieldController::class, 'preview']);
+    Route::post('field', [FieldController::class, 'take']);
     Route::post('rigs/{rig}/archive', [RigController::class, 'archive']);
     Route::post('rigs/{rig}/intents', RigIntentController::class);
     Route::post('rigs/{rig}/undo', [RigHistoryController::class, 'undo']);

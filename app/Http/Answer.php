@@ -25,7 +25,11 @@ final class Answer
     /** A file to keep: shown as plain text by a browser, saved under the name given. */
     public static function file(string $text, string $name): Response
     {
-        $type = str_ends_with($name, '.json') ? 'application/json' : 'application/yaml';
+        $type = match (pathinfo($name, PATHINFO_EXTENSION)) {
+            'json' => 'application/json',
+            'html' => 'text/html',
+            default => 'application/yaml',
+        };
 
         return new Response($text, 200, [
             'Content-Type' => "$type; charset=utf-8",

@@ -30,6 +30,7 @@ export const router = createRouter({
     { path: '/signals/formats', name: 'formats', component: () => import('./pages/signals/FormatsPage.vue'), meta: { title: 'Formats' } },
     { path: '/signals/:id(\\d+)?', name: 'signals', component: () => import('./pages/signals/SignalPage.vue'), meta: { title: 'Signal desk' } },
     { path: '/logbook', name: 'logbook', component: () => import('./pages/logbook/LogbookPage.vue'), meta: { title: 'Logbook' } },
+    { path: '/field', name: 'field', component: () => import('./pages/field/FieldPage.vue'), meta: { title: 'Back from the field' } },
     { path: '/words', name: 'words', component: () => import('./pages/words/WordsPage.vue'), meta: { title: 'Words' } },
     { path: '/fault', name: 'fault', component: () => import('./pages/fault/FaultPage.vue'), meta: { title: 'Find the fault' } },
     { path: '/dry-bench', name: 'dry-bench', component: () => import('./pages/drybench/DryBenchPage.vue'), meta: { title: 'Dry bench' } },

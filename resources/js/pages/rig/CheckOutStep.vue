@@ -64,6 +64,11 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
       </ul>
       <p class="muted">Everything that must hold, in the order in which it is redone. A check holds only for the settings it was made with.</p>
       <label class="who">Who checks <input v-model="by" class="field" maxlength="80" autocomplete="name" /></label>
+      <p class="field">
+        <a :href="`/api/v1/rigs/${rig.slug}/field-pack`" :download="`${rig.slug}-field.html`">Field pack for a phone</a>
+        <span class="muted small">one file that works without a network;</span>
+        <RouterLink to="/field">take in what was seen with it</RouterLink>
+      </p>
       <ol class="plain-list checks">
         <li v-for="check in view.checks" :key="keyOf(check)" :class="check.state">
           <StateMark :state="check.required ? MARKS[check.state] : check.state === 'holds' ? 'done' : 'open'" />
@@ -143,6 +148,12 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
 }
 .stops {
   padding-left: 1.2rem;
+}
+.field {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.2rem 0.7rem;
+  margin-top: 0.6rem;
 }
 .who {
   display: flex;
