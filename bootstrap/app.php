@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\ClubGate;
 use App\Http\Middleware\ForgeryToken;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\SecurityHeaders;
@@ -33,6 +34,7 @@ return Application::configure(basePath: dirname(__DIR__))
             PreventRequestsDuringMaintenance::class,
             ValidatePostSize::class,
             SecurityHeaders::class,
+            ClubGate::class,
             WallClock::class,
         ]);
         $middleware->web(replace: [ValidateCsrfToken::class => ForgeryToken::class], remove: [ShareErrorsFromSession::class]);

@@ -14,6 +14,11 @@ return [
     // Names this bench answers to besides 127.0.0.1, localhost and [::1], parted by commas.
     'hosts' => (string) env('LINGUATOR_HOSTS', ''),
 
+    // Whether it is open to the club's network (bin/start --club), at which addresses, and where passphrase and sessions lie: with this bench, in no backup.
+    'club' => (bool) env('LINGUATOR_CLUB', false),
+    'club_addresses' => (string) env('LINGUATOR_CLUB_ADDRESSES', ''),
+    'club_folder' => env('LINGUATOR_DB') === ':memory:' ? storage_path('framework/testing/club') : storage_path('club/'.hash('crc32b', (string) env('LINGUATOR_DB', storage_path('linguator.sqlite')))),
+
     // Tells this bench from others on the same machine, whose cookies a browser would mix up.
     'mark' => Bench::mark((string) env('LINGUATOR_DB', storage_path('linguator.sqlite')), (string) env('APP_KEY')),
 

@@ -10,6 +10,7 @@ use App\Http\Controllers\CaptureExportController;
 use App\Http\Controllers\CaptureReadController;
 use App\Http\Controllers\CardController;
 use App\Http\Controllers\ChoicesController;
+use App\Http\Controllers\ClubController;
 use App\Http\Controllers\DanceController;
 use App\Http\Controllers\DiagnosisController;
 use App\Http\Controllers\DryBenchController;
@@ -39,6 +40,12 @@ use App\Http\Controllers\WordsController;
 use Illuminate\Support\Facades\Route;
 
 // What the screens use. It changes things, so it carries the token against forged requests.
+// Before anybody is signed in there is no page that could hold a token; foreign pages are refused before that (KnownHost).
+Route::withoutMiddleware('web')->group(function (): void {
+    Route::get('sign-in', [ClubController::class, 'form']);
+    Route::post('sign-in', [ClubController::class, 'signIn']);
+});
+
 Route::prefix('api/v1')->group(function (): void {
     Route::get('choices', ChoicesController::class);
     Route::get('faults', [DiagnosisController::class, 'known']);
@@ -61,6 +68,9 @@ Route::prefix('api/v1')->group(function (): void {
     Route::post('rigs/{runnable}/practice/look', [PracticeController::class, 'look']);
     Route::post('rigs/{rig}/practice/keep', [PracticeController::class, 'keep']);
     Route::get('practice', [PracticeController::class, 'results']);
+    Route::get('club', [ClubController::class, 'show']);
+    Route::post('club/sign-out', [ClubController::class, 'signOut']);
+    Route::post('club/end', [ClubController::class, 'end']);
     Route::get('words', WordsController::class);
     Route::get('demo', [StartController::class, 'demo']);
     Route::post('demo', [StartController::class, 'loadDemo']);

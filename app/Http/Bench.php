@@ -15,6 +15,12 @@ final class Bench
         return substr(hash('sha256', "$database\n$key"), 0, self::LENGTH);
     }
 
+    /** The cookie of somebody who has signed in over the club's network. */
+    public static function clubCookie(): string
+    {
+        return config()->string('linguator.mark').'-club';
+    }
+
     /** The cookie that pages read the token against forged requests from. */
     public static function tokenCookie(): string
     {

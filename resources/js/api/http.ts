@@ -34,6 +34,7 @@ const zone = () => Intl.DateTimeFormat().resolvedOptions().timeZone
 
 /** A page that has been open for long holds a token that no longer does; the refusal brings a new one, so it is asked once more. */
 export const TOKEN_EXPIRED = 419
+const SIGN_IN = 401
 
 async function send(
   method: string,
@@ -50,6 +51,8 @@ async function send(
       body,
     })
   const response = await once()
+  // The bench is open to a network and this page is not signed in any more: what is typed is kept, and is there afterwards.
+  if (response.status === SIGN_IN) window.location.assign(`/sign-in?to=${encodeURIComponent(window.location.pathname + window.location.search)}`)
   return response.status === TOKEN_EXPIRED ? once() : response
 }
 

@@ -9,6 +9,7 @@ import FileTake from '@/components/FileTake.vue'
 import { useKeys } from '@/composables/useKeys'
 import { useNotice } from '@/composables/useNotice'
 import { TOOLS } from '../tools/tools'
+import ClubPanel from './ClubPanel.vue'
 import DemoLine from './DemoLine.vue'
 import KeepingPanel from './KeepingPanel.vue'
 import RigList from './RigList.vue'
@@ -134,6 +135,7 @@ useKeys((key, event) => {
         </li>
       </ul>
     </section>
+    <ClubPanel />
     <KeepingPanel />
     <p class="foot muted small">
       Propellers off, wheels and hull clear while you work here. Local rules for radio power and flying places come first; full-size or licensed work
