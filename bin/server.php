@@ -12,7 +12,7 @@ require_once dirname(__DIR__).'/app/Http/KnownHosts.php';
 use App\Http\KnownHosts;
 
 $public = dirname(__DIR__).'/public';
-$types = ['js' => 'text/javascript', 'css' => 'text/css', 'svg' => 'image/svg+xml', 'woff2' => 'font/woff2', 'woff' => 'font/woff', 'json' => 'application/json', 'png' => 'image/png', 'map' => 'application/json'];
+$types = ['js' => 'text/javascript', 'css' => 'text/css', 'svg' => 'image/svg+xml', 'woff2' => 'font/woff2', 'woff' => 'font/woff', 'json' => 'application/json', 'png' => 'image/png', 'webmanifest' => 'application/manifest+json', 'map' => 'application/json'];
 
 $told = parse_url((string) ($_SERVER['REQUEST_URI'] ?? '/'), PHP_URL_PATH);
 $file = is_string($told) ? realpath($public.rawurldecode(str_replace("\0", '', $told))) : false;
@@ -40,6 +40,10 @@ header('Referrer-Policy: no-referrer');
 header('Cross-Origin-Resource-Policy: same-origin');
 // Names of built files tell their content; the browser's own store may keep them, no store in between.
 header('Cache-Control: '.(str_starts_with($file, "$public/build/assets/") ? 'private, max-age=31536000, immutable' : 'private, no-cache'));
+// The worker stands beside the files that it keeps, and works for the whole bench.
+if ($file === "$public/build/sw.js") {
+    header('Service-Worker-Allowed: /');
+}
 header('Content-Length: '.filesize($file));
 if (($_SERVER['REQUEST_METHOD'] ?? 'GET') !== 'HEAD') {
     readfile($file);

@@ -22,6 +22,7 @@ use App\Http\Controllers\LiveController;
 use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\PracticeController;
+use App\Http\Controllers\ReachController;
 use App\Http\Controllers\RigController;
 use App\Http\Controllers\RigDocumentController;
 use App\Http\Controllers\RigDuplicateController;
@@ -68,6 +69,7 @@ Route::prefix('api/v1')->group(function (): void {
     Route::post('rigs/{runnable}/practice/look', [PracticeController::class, 'look']);
     Route::post('rigs/{rig}/practice/keep', [PracticeController::class, 'keep']);
     Route::get('practice', [PracticeController::class, 'results']);
+    Route::get('reach', ReachController::class);
     Route::get('club', [ClubController::class, 'show']);
     Route::post('club/sign-out', [ClubController::class, 'signOut']);
     Route::post('club/end', [ClubController::class, 'end']);

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import AwayLine from './components/AwayLine.vue'
 import KeysHelp from './components/KeysHelp.vue'
 import NoticeLine from './components/NoticeLine.vue'
 import SearchBox from './components/SearchBox.vue'
@@ -57,6 +58,7 @@ useKeys((key) => {
           </button>
         </div>
       </header>
+      <AwayLine />
       <KeysHelp v-if="helpIsOpen" @close="helpIsOpen = false" />
       <RouterView />
       <NoticeLine />

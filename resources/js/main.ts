@@ -6,4 +6,15 @@ import App from './App.vue'
 import { router } from './router'
 import './theme/base.css'
 
+// On the bench's own machine what was seen last can be read while its server is stopped; on a club's phone nothing of the bench is left behind.
+const keeps = document.querySelector<HTMLMetaElement>('meta[name="keeps"]')?.content === 'yes'
+if (keeps && 'serviceWorker' in navigator) {
+  window.addEventListener('load', () => {
+    navigator.serviceWorker
+      .register('/build/sw.js', { scope: '/' })
+      .then((registration) => registration.active?.postMessage('provide'))
+      .catch(() => undefined)
+  })
+}
+
 createApp(App).use(router).use(VueQueryPlugin, { queryClient: queries }).mount('#app')

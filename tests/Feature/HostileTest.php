@@ -38,7 +38,7 @@ it('answers what nobody should send with a sentence, and changes nothing', funct
     $before = $there();
     $capture = $this->postJson('/api/v1/captures', ['sample' => 'dunlin-serial.csv'])->json('id');
     $asked = 0;
-    foreach (Route::getRoutes() as $route) {
+    foreach (array_filter(iterator_to_array(Route::getRoutes()), static fn ($route): bool => str_starts_with($route->uri(), 'api/')) as $route) {
         foreach (array_diff($route->methods(), ['GET', 'HEAD', 'OPTIONS', 'DELETE']) as $method) {
             $address = '/'.strtr($route->uri(), ['{rig}' => 'avocet', '{card}' => 'tarn-t7', '{position}' => '2', '{attachment}' => '1', '{verb}' => 'order', '{format}' => 'json', '{capture}' => (string) $capture]);
             foreach (HOSTILE as $body) {

@@ -1,8 +1,10 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, ref, toValue } from 'vue'
 import { ApiError, patchJson, postJson, sentenceOf } from '@/api/http'
-import { type Intents, type LikePartView, type RigData, rigQuery, rigsQuery, type Told } from '@/api/rigs'
+import { type Intents, type LikePartView, type Meant, type RigData, rigQuery, rigsQuery, type Told } from '@/api/rigs'
 import { useNotice } from './useNotice'
+import { useOutbox } from './useOutbox'
+import { useReach } from './useReach'
 
 /** Places of the document as they were at another moment, brought back on purpose. */
 export interface RigPatch {
@@ -22,6 +24,8 @@ const TRANSIENT = [0, 503]
 export function useRig(slug: MaybeRefOrGetter<string>) {
   const client = useQueryClient()
   const notice = useNotice()
+  const outbox = useOutbox()
+  const reach = useReach()
   const query = useQuery(computed(() => rigQuery(toValue(slug))))
   let queue: Promise<unknown> = Promise.resolve()
   const waiting = ref(0)
@@ -31,7 +35,10 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
     void client.invalidateQueries({ queryKey: rigsQuery.queryKey })
   }
 
-  async function send(address: string, method: typeof postJson, body: Record<string, unknown>, retry: () => void): Promise<boolean> {
+  /**
+   * @param later  What is meant, where it may wait for a bench that does not answer: it is sent when it does.
+   */
+  async function send(address: string, method: typeof postJson, body: Record<string, unknown>, retry: () => void, later?: Meant): Promise<boolean> {
     const current = client.getQueryData<RigData>(rigQuery(toValue(slug)).queryKey)
     if (current === undefined) return false
     try {
@@ -41,6 +48,9 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
       if (error instanceof ApiError && error.status === CONFLICT) {
         await query.refetch()
         notice.warn(`${error.message} Nothing was overwritten; what is there now is shown.`, { label: 'Make my change too', run: retry })
+      } else if (later && error instanceof ApiError && error.status === 0) {
+        outbox.put({ ...later, slug: current.slug, name: current.document.name, revision: current.revision })
+        reach.went()
       } else {
         notice.warn(sentenceOf(error), error instanceof ApiError && TRANSIENT.includes(error.status) ? { label: 'Try again', run: retry } : null)
       }
@@ -57,9 +67,12 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
 
   const newest = () => client.getQueryData<RigData>(rigQuery(toValue(slug)).queryKey)?.history[0]?.entry.text ?? ''
 
-  /** Tells what is meant; true: it was taken. */
+  const meant = <N extends keyof Intents>(intent: N, told: Told<N>, later?: Meant): Promise<boolean> =>
+    line(() => send(`/rigs/${toValue(slug)}/intents`, postJson, { intent, told }, () => void intend(intent, told), later))
+
+  /** Tells what is meant; true: it was taken. Where the bench does not answer it waits, and is sent when it does. */
   function intend<N extends keyof Intents>(intent: N, told: Told<N>): Promise<boolean> {
-    return line(() => send(`/rigs/${toValue(slug)}/intents`, postJson, { intent, told }, () => void intend(intent, told)))
+    return meant(intent, told, { intent, told } as unknown as Meant)
   }
 
   function said(isKept: boolean): boolean {
@@ -69,7 +82,8 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
 
   /** A proof: said aloud once it is kept, and easily taken back. */
   async function prove<N extends keyof Intents>(intent: N, told: Told<N>): Promise<boolean> {
-    return said(await intend(intent, told))
+    // It counts for the moment in which it was seen: it waits for nobody.
+    return said(await meant(intent, told))
   }
 
   /** Only for bringing back what another moment had; everything else is an intent. */

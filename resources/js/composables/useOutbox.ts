@@ -1,0 +1,78 @@
+import { useLocalStorage } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { ApiError, getJson, postJson, sentenceOf } from '@/api/http'
+import { queries } from '@/api/queries'
+import { type Meant, type RigData, rigQuery, rigsQuery } from '@/api/rigs'
+import { useNotice } from './useNotice'
+import { useReach } from './useReach'
+
+/** Something meant for a rig while the bench did not answer, with the revision that was seen then. */
+export type Waiting = Meant & { slug: string; name: string; revision: number }
+
+const CONFLICT = 409
+
+/** Survives a reload: what is typed while the server is stopped is sent when it answers again. */
+const waiting = useLocalStorage<Waiting[]>('linguator.outbox', [])
+/** Rigs that were changed meanwhile: what waits for them is sent only when somebody says so. */
+const conflicts = ref<string[]>([])
+let isSending = false
+
+function put(one: Waiting): void {
+  waiting.value = [...waiting.value, one]
+}
+
+function drop(slug: string): void {
+  waiting.value = waiting.value.filter((one) => one.slug !== slug)
+  conflicts.value = conflicts.value.filter((one) => one !== slug)
+}
+
+/** What waits for one rig, in the sequence in which it was meant, each on the revision that the one before left. */
+async function sendFor(slug: string, revision: number): Promise<void> {
+  const notice = useNotice()
+  let at = revision
+  for (let one = waiting.value.find((each) => each.slug === slug); one; one = waiting.value.find((each) => each.slug === slug)) {
+    const mine = one
+    try {
+      const rig = await postJson<RigData>(`/rigs/${slug}/intents`, { revision: at, intent: mine.intent, told: mine.told })
+      at = rig.revision
+      queries.setQueryData(rigQuery(slug).queryKey, rig)
+    } catch (error) {
+      if (error instanceof ApiError && error.status === 0) return
+      if (error instanceof ApiError && error.status === CONFLICT) {
+        conflicts.value = [...new Set([...conflicts.value, slug])]
+        return
+      }
+      notice.warn(`What was meant for ${mine.name} is not taken: ${sentenceOf(error)}`)
+    }
+    waiting.value = waiting.value.filter((each) => JSON.stringify(each) !== JSON.stringify(mine))
+  }
+  conflicts.value = conflicts.value.filter((each) => each !== slug)
+}
+
+async function sendAll(): Promise<void> {
+  if (isSending || waiting.value.length === 0) return
+  isSending = true
+  const many = waiting.value.length
+  try {
+    for (const slug of new Set(waiting.value.map((one) => one.slug))) {
+      const first = waiting.value.find((one) => one.slug === slug)
+      if (first && !conflicts.value.includes(slug)) await sendFor(slug, first.revision)
+    }
+    if (waiting.value.length === 0) useNotice().say(many === 1 ? 'What waited is sent.' : `All ${many} that waited are sent.`)
+    void queries.invalidateQueries({ queryKey: rigsQuery.queryKey })
+  } finally {
+    isSending = false
+  }
+}
+
+/** All the same, on the rig as it is now. */
+async function sendAllTheSame(slug: string): Promise<void> {
+  const rig = await getJson<RigData>(`/rigs/${slug}`)
+  await sendFor(slug, rig.revision)
+}
+
+export function useOutbox() {
+  return { waiting: computed(() => waiting.value), conflicts: computed(() => conflicts.value), put, drop, sendAll, sendAllTheSame }
+}
+
+useReach().whenBack(() => void sendAll())
