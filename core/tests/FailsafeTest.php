@@ -5,6 +5,10 @@ declare(strict_types=1);
 use Linguator\Core\Document\Schemas;
 use Linguator\Core\Failsafe\FailsafeMode;
 use Linguator\Core\Failsafe\FailsafeReview;
+use Linguator\Core\Failsafe\Flow;
+use Linguator\Core\Failsafe\InputLoss;
+use Linguator\Core\Failsafe\LossStage;
+use Linguator\Core\Failsafe\LossWay;
 use Linguator\Core\Failsafe\Outcome;
 use Linguator\Core\Failsafe\SafeValues;
 use Linguator\Core\Failsafe\SetBy;
@@ -14,6 +18,7 @@ use Linguator\Core\Steps\Failsafe\SetFailsafe;
 use Linguator\Core\Steps\Failsafe\TestFailsafe;
 use Linguator\Core\Steps\Travel\KeepReading;
 use Linguator\Core\Steps\Travel\TakeSettings;
+use Linguator\Core\Tests\BenchRigs;
 use Linguator\Core\Tests\DemoRigs;
 use Linguator\Core\Travel\Reading;
 use Linguator\Core\Verb\Verbs;
@@ -378,4 +383,32 @@ it('says that the hop behind decides what a test of the first shows', function (
     expect($tests[0]['may_pass'])->toBeFalse()->and($tests[0]['mend_first'])->toBe('Mend hop 2 first: it decides what is seen here.')->and($tests[1]['mend_first'])->toBe('Mend it first.');
     // And what its reader does is on its card.
     expect((new FailsafeReview($rig))->hops[0]->because())->toEndWith('stops too, so the next link is lost as well.');
+});
+
+it('draws the way of a loss to the very outcome that is judged, with a silent link or one that goes on by itself in front', function (string $name) {
+    $rig = BenchRigs::get($name);
+    $review = new FailsafeReview($rig);
+    foreach ($review->hops as $hop) {
+        $way = (new LossWay($rig, $review))->of($hop);
+        $last = $way[count($way) - 1];
+        expect($way[0]->box)->toBe($hop->sender()?->name())->and($way[1]->box)->toBe($hop->receiver()->name)
+            ->and($last->flow)->toBeNull()->and($last->says)->toBe($hop->outcome()->sentence())->and($last->isHarmful)->toBe($hop->outcome()->isHarmful());
+        // Where old values reach the craft it goes on with them.
+        $before = $way[count($way) - 2]->flow;
+        if ($before === Flow::Old) {
+            expect($hop->outcome())->toBe(Outcome::HoldsLast);
+        }
+        if ($before === Flow::Silent) {
+            expect($hop->outcome())->not->toBe(Outcome::MotorOffNeutral);
+        }
+    }
+})->with(['dunlin', 'avocet', 'mudlark', 'oystercatcher', 'sanderling', '20-relay']);
+
+it('lets a relay go on with what its first receiver holds, or ends it where its module stops too', function () {
+    $rig = BenchRigs::get('oystercatcher');
+    $review = new FailsafeReview($rig);
+    expect(array_map(static fn (LossStage $stage): ?string => $stage->flow?->value, (new LossWay($rig, $review))->of($review->hop(1))))->toBe(['silent', 'old', 'old', 'old', null]);
+    foreach ([[Flow::Silent, InputLoss::Stops, Flow::Silent], [Flow::Silent, InputLoss::Holds, Flow::Old], [Flow::Silent, null, Flow::Unknown], [Flow::Stored, InputLoss::Holds, Flow::Stored], [Flow::Old, InputLoss::Stops, Flow::Old]] as [$in, $loss, $out]) {
+        expect($in->behind($loss))->toBe($out);
+    }
 });

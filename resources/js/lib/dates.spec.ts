@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { age, byDay, clock, day, dayKey, heading, moment } from './dates'
+import { age, byDay, clock, day, dayKey, heading, moment, monthsOfYear, shareOfYear } from './dates'
 
 // The tests run by a clock two hours ahead (vitest.config): what documents hold in UTC is told by it.
 describe('moments of a document', () => {
@@ -34,5 +34,21 @@ describe('moments of a document', () => {
       ['2026-11-24', [items[1], items[3]]],
     ])
     expect(byDay([], String)).toEqual([])
+  })
+})
+
+describe('a year on one line', () => {
+  const now = new Date('2026-11-29T12:00:00').getTime()
+  it('places a moment between a year ago and now, and none before', () => {
+    expect(shareOfYear('2026-11-29T12:00:00', now)).toBe(1)
+    expect(shareOfYear('2026-05-31T00:00:00', now)).toBeCloseTo(0.5, 2)
+    expect(shareOfYear('2025-11-01T00:00:00', now)).toBeNull()
+    expect(shareOfYear('not a day', now)).toBeNull()
+    expect(shareOfYear('2026-12-24T00:00:00', now)).toBe(1)
+  })
+  it('names the first of each of its months', () => {
+    const months = monthsOfYear(now)
+    expect(months.map((month) => month.name)).toEqual(['Dec', 'Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sept', 'Oct', 'Nov'])
+    expect(months[11]?.share).toBeCloseTo(1 - 28.5 / 365, 3)
   })
 })

@@ -54,3 +54,25 @@ export function byDay<T>(items: T[], at: (item: T) => string): [day: string, ite
   }
   return [...grouped]
 }
+
+const YEAR_MS = 365 * DAY_MS
+
+/** Where a moment lies in the twelve months that end now, from 0 to 1; null: before them. */
+export function shareOfYear(at: string, now = Date.now()): number | null {
+  const share = 1 - (now - new Date(at).getTime()) / YEAR_MS
+  return share < 0 || Number.isNaN(share) ? null : Math.min(1, share)
+}
+
+/** The first days of the months of that year, with their short names. */
+export function monthsOfYear(now = Date.now()): { name: string; share: number }[] {
+  const first = new Date(now)
+  first.setDate(1)
+  first.setHours(0, 0, 0, 0)
+  return Array.from({ length: 12 }, (_, back) => {
+    const month = new Date(first)
+    month.setMonth(first.getMonth() - back)
+    return { name: month.toLocaleDateString(LANGUAGE, { month: 'short' }), share: shareOfYear(month.toISOString(), now) ?? -1 }
+  })
+    .filter((month) => month.share >= 0)
+    .reverse()
+}

@@ -7,6 +7,7 @@ namespace Linguator\Core\Steps\Failsafe;
 use Linguator\Core\Failsafe\FailsafeHop;
 use Linguator\Core\Failsafe\FailsafeMode;
 use Linguator\Core\Failsafe\FailsafeReview;
+use Linguator\Core\Failsafe\LossWay;
 use Linguator\Core\Failsafe\Outcome;
 use Linguator\Core\Failsafe\Recovery;
 use Linguator\Core\Failsafe\SafeValue;
@@ -141,6 +142,7 @@ final class FailsafeStep
             $this->storedChannels($hop),
             $hop->isTested(),
             array_map(fn (Cut $cut): LossTest => $this->test($hop, $cut), $hop->cuts()),
+            (new LossWay($this->rig, $this->losses))->of($hop),
         );
     }
 

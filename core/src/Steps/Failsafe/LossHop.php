@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Linguator\Core\Steps\Failsafe;
 
 use Linguator\Core\Failsafe\FailsafeMode;
+use Linguator\Core\Failsafe\LossStage;
 use Linguator\Core\Failsafe\Outcome;
 use Linguator\Core\Failsafe\SetBy;
 use Linguator\Core\Finding\Findings;
@@ -23,6 +24,7 @@ final readonly class LossHop
      * @param  list<string>  $stale  Why what was set holds no longer.
      * @param  list<StoredChannel>  $storedChannels
      * @param  non-empty-list<LossTest>  $tests  One for every place where the link can be lost.
+     * @param  list<LossStage>  $way  What each box does, to the craft.
      */
     public function __construct(
         public int $hop,
@@ -46,6 +48,7 @@ final readonly class LossHop
         public array $storedChannels,
         public bool $tested,
         public array $tests,
+        public array $way,
     ) {
     }
 }

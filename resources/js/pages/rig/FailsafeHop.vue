@@ -6,6 +6,7 @@ import StateMark from '@/components/StateMark.vue'
 import { day } from '@/lib/dates'
 import type { RigHandle } from '@/composables/useRig'
 import { useUnits } from '@/composables/useUnits'
+import LossWay from '@/components/LossWay.vue'
 import FindingLine from '@/components/FindingLine.vue'
 import LossTest from './LossTest.vue'
 
@@ -63,6 +64,7 @@ async function set(): Promise<void> {
         <p class="muted">{{ hop.because }} <template v-if="!hop.is_set">This is how it is delivered; nothing was set yet.</template></p>
       </div>
     </header>
+    <LossWay :way="hop.way" />
     <FindingLine v-for="finding in outcomeFindings" :key="finding.code + finding.message" :finding="finding" />
 
     <div class="set">

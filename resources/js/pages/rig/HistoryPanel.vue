@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import YearLine from '@/components/YearLine.vue'
 import { useSessionStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { HistoryItem, RigData } from '@/api/rigs'
@@ -50,6 +51,7 @@ async function write(): Promise<void> {
       <input v-model="note" class="field" aria-label="A note" placeholder="a note: what was seen, done or thought of" maxlength="2000" />
       <a-button html-type="submit" :disabled="note.trim() === ''">Write it down</a-button>
     </form>
+    <YearLine v-if="rig.history.length > 0" :entries="rig.history.map((item) => item.entry)" />
     <ComparePanel v-if="then !== null" :rig="rig" :handle="handle" :then="then" @close="then = null" />
     <p v-if="days.length === 0" class="muted">Nothing yet.</p>
     <section v-for="[day, items] in days" :key="day">

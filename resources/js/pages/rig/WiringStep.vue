@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import AntennaDrawing from '@/components/AntennaDrawing.vue'
 import WordLine from '@/components/WordLine.vue'
 import { computed } from 'vue'
 import type { GearCardSchemaJsonDefsPack as Pack, RigData, WireRow, WireView } from '@/api/rigs'
@@ -29,6 +30,8 @@ function sentence(wire: WireView): string {
 const colour = (row: WireRow, wire: (typeof LINES)[number]) => (text: string) =>
   props.handle.intend('colour-wire', { row: row.key, wire, colour: text })
 const tellWired = (isWired: boolean) => props.handle.intend('tell-wired', { wired: isWired })
+/** Of the receiver's antenna, which comes last. */
+const tip = computed(() => wiring.value.antennas[wiring.value.antennas.length - 1]?.quarter_wave_mm ?? null)
 const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { antenna })
 const tellPack = (pack: Pack | null) => props.handle.intend('tell-craft-pack', { pack })
 const tellSupply = (box: string) => (pack: Pack | null) => props.handle.intend('tell-supply', { box, pack })
@@ -156,6 +159,7 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
           <ul>
             <li v-for="antenna in wiring.antennas" :key="antenna.text">{{ antenna.text }}</li>
           </ul>
+          <AntennaDrawing v-if="tip !== null" :tip-mm="tip" />
           <fieldset v-if="wiring.antenna_places.length > 0" class="places">
             <legend>Two schools for the receiver's, each at its price</legend>
             <label v-for="one in wiring.antenna_places" :key="one.place">
