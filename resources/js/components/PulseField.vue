@@ -66,7 +66,7 @@ function paste(event: ClipboardEvent): void {
     :aria-label="label"
     :aria-invalid="isWrong || isUnread"
     :placeholder="placeholder"
-    inputmode="decimal"
+    inputmode="text"
     autocomplete="off"
     maxlength="12"
     @input="input"

@@ -11,9 +11,9 @@ const props = defineProps<YearLineProps>()
 const WIDTH = 720
 const LEFT = 92
 const LANES = [
-  { key: 'checks', title: 'checks', kinds: ['test', 'sign_off'] },
+  { key: 'checks', title: 'checks', kinds: ['test', 'sign-off'] },
   { key: 'readings', title: 'readings', kinds: ['measurement', 'attempt'] },
-  { key: 'changes', title: 'changes', kinds: ['change', 'shared', 'undo', 'import'] },
+  { key: 'changes', title: 'changes', kinds: ['change', 'shared', 'undo'] },
   { key: 'notes', title: 'flights, notes', kinds: ['note'] },
 ]
 const ROW = 20
