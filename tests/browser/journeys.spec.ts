@@ -198,7 +198,7 @@ test('a tiny factory craft, at the phone size: all that it needs is said by hand
   await page.getByRole('textbox', { name: /^Throttle cut/ }).press('Enter')
   await bencher.switch('rescue', 'R3')
   await bencher.to('travel')
-  for (const name of ['aileron', 'rudder']) await page.getByRole('button', { name: `Reverse ${name}` }).click()
+  for (const name of ['aileron', 'rudder']) await page.getByRole('button', { name: `${name} moves the wrong way` }).click()
   await expect(page.getByText('reversed in the handset')).toHaveCount(2)
   await bencher.travel([988, 1500, 2012])
   await bencher.switch('flap', 'L2')

@@ -72,7 +72,7 @@ test('the truthful reading of a reversed stick is taken as read, and a target ca
   await page.getByRole('button', { name: 'It is reversed: take it as read' }).click()
   await expect(low ?? page.locator('none')).toHaveValue('1120')
   await expect(page.getByText(/reversed in the handset/)).toBeVisible()
-  await page.getByRole('button', { name: 'Aim elevator elsewhere' }).click()
+  await page.getByRole('button', { name: 'aim elsewhere: elevator' }).click()
   await page.getByLabel('lowest, µs').fill('600')
   await page.getByRole('button', { name: 'Aim there' }).click()
   await expect(page.getByRole('status')).toContainText('the servo stands no less than')

@@ -13,14 +13,29 @@ const WORDS = { note: 'Note', check: 'Check', fix: 'Mend', stop: 'Stop' } as con
 </script>
 
 <template>
-  <p class="finding" :class="finding.severity">
-    <b>{{ WORDS[finding.severity] }}.</b> {{ finding.message }}
-    <span v-if="finding.found && finding.expected" class="numbers value">{{ finding.found }}, expected {{ finding.expected }}.</span>
-    <span v-if="finding.why" class="muted">{{ finding.why }}</span>
-    <span v-if="finding.change">{{ ' ' + finding.change }}</span>
-    <FaultLink v-if="isSearched" :finding="finding.code" />
-    <span class="code value" :title="`Rule ${finding.code}`">{{ finding.code }}</span>
-  </p>
+  <div class="finding" :class="finding.severity" :title="`Rule ${finding.code}`">
+    <p>
+      <b>{{ WORDS[finding.severity] }}.</b> {{ finding.message }}
+      <FaultLink v-if="isSearched" :finding="finding.code" />
+    </p>
+    <dl v-if="finding.found && finding.expected">
+      <div>
+        <dt>found</dt>
+        <dd class="value">{{ finding.found }}</dd>
+      </div>
+      <div>
+        <dt>expected</dt>
+        <dd class="value">{{ finding.expected }}</dd>
+      </div>
+    </dl>
+    <p v-if="finding.change">{{ finding.change }}</p>
+    <details v-if="finding.why">
+      <summary class="small">why</summary>
+      <p class="muted small">
+        {{ finding.why }} <span class="code value">{{ finding.code }}</span>
+      </p>
+    </details>
+  </div>
 </template>
 
 <style scoped>
@@ -30,8 +45,34 @@ const WORDS = { note: 'Note', check: 'Check', fix: 'Mend', stop: 'Stop' } as con
   border-left: 3px solid var(--line);
   line-height: 1.4;
 }
-.numbers {
-  margin: 0 0.3em;
+dl {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 1.6rem;
+}
+dl div {
+  display: flex;
+  gap: 0.5rem;
+  align-items: baseline;
+}
+dt {
+  color: var(--muted);
+  font-size: 0.85rem;
+}
+.fix dt,
+.stop dt {
+  color: var(--ink);
+}
+dd {
+  font-weight: 600;
+}
+details {
+  margin-top: 0.1rem;
+}
+summary {
+  cursor: pointer;
+  width: max-content;
+  min-height: 0;
 }
 .check {
   border-left-color: var(--petrol-2);

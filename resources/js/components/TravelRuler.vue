@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { placed, SHOWN_US } from '@/lib/scale'
+import { figure } from '@/lib/numberText'
+import { isNear, placed, SHOWN_US } from '@/lib/scale'
 
 export interface Marks {
   lo: number
@@ -19,16 +20,23 @@ export interface TravelRulerProps {
   /** Windows to be hit, µs, and levels that should hit them. */
   windows?: { name: string; lo: number; hi: number; ok: boolean }[]
   levels?: { position: number; us: number }[]
+  /** Where it is what is looked at: large, with its numbers. */
+  isWide?: boolean
   label: string
 }
 const props = defineProps<TravelRulerProps>()
 
-const WIDTH = 260
-const EDGE = 8
+const WIDTH = props.isWide ? 620 : 260
+const EDGE = props.isWide ? 18 : 8
 const x = placed(SHOWN_US, { from: EDGE, to: WIDTH - EDGE }, true)
-const ticks = Array.from({ length: 13 }, (_, k) => 900 + k * 100)
 const three = (marks: Marks) => [marks.lo, marks.mid, marks.hi]
-const height = computed(() => 50 + (props.windows?.length ?? 0) * 15)
+/** Numbers of the axis that no mark stands near. */
+const NEAR_US = 60
+const numbers = computed(() =>
+  props.isWide ? [1000, 1500, 2000].filter((us) => !(props.read ? three(props.read) : []).some((one) => isNear(one, us, NEAR_US))) : [],
+)
+const ticks = Array.from({ length: 13 }, (_, k) => 900 + k * 100)
+const height = computed(() => (props.isWide ? 62 : 50) + (props.windows?.length ?? 0) * 15)
 const band = computed(() => ({
   from: x(props.safe?.lo ?? SHOWN_US.from),
   to: x(props.safe?.hi ?? SHOWN_US.to),
@@ -37,9 +45,9 @@ const band = computed(() => ({
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${WIDTH} ${height}`" class="ruler" role="img" :aria-label="label">
+  <svg :viewBox="`0 0 ${WIDTH} ${height}`" class="ruler" :class="{ wide: isWide }" role="img" :aria-label="label">
     <rect v-if="band.known" class="safe" :x="band.from" y="18" :width="band.to - band.from" height="12" />
-    <line class="axis" x1="8" :x2="WIDTH - 8" y1="24" y2="24" />
+    <line class="axis" :x1="EDGE" :x2="WIDTH - EDGE" y1="24" y2="24" />
     <line
       v-for="tick in ticks"
       :key="tick"
@@ -56,6 +64,10 @@ const band = computed(() => ({
       <line :x1="x(read.lo)" :x2="x(read.hi)" y1="38" y2="38" />
       <line v-for="(us, k) in three(read)" :key="k" :x1="x(us)" :x2="x(us)" :y1="33" :y2="43" />
     </g>
+    <template v-if="isWide">
+      <text v-for="us in numbers" :key="`n${us}`" class="number faint" :x="x(us)" y="57" text-anchor="middle">{{ us }}</text>
+      <text v-for="(us, k) in read ? three(read) : []" :key="`r${k}`" class="number" :x="x(us)" y="57" text-anchor="middle">{{ figure(us, 0) }}</text>
+    </template>
     <template v-if="after">
       <circle v-for="(us, k) in three(after)" :key="`a${k}`" class="after" :cx="x(us)" cy="24" r="4.5" />
     </template>
@@ -77,6 +89,17 @@ const band = computed(() => ({
   width: 100%;
   max-width: 300px;
   display: block;
+}
+.ruler.wide {
+  max-width: none;
+}
+.number {
+  font: 600 12.5px var(--mono);
+  fill: var(--ink);
+}
+.number.faint {
+  font-weight: 400;
+  fill: var(--muted);
 }
 .axis,
 .tick {

@@ -137,8 +137,21 @@ describe('a finding', () => {
       why: 'It never arms.',
       change: 'Lower it.',
     }
-    expect(part(FindingLine, { finding }).text()).toBe('Mend. Too high. 1085 µs, expected below 1060 µs.It never arms. Lower it.T2')
-    expect(part(FindingLine, { finding: { code: 'F6', severity: 'stop', message: 'Never tested.' } }).text()).toMatch(/^Stop\. Never tested\.\s*F6$/)
+    const shown = part(FindingLine, { finding })
+    expect(shown.findAll('p, dt, dd').map((one) => one.text())).toEqual([
+      'Mend. Too high.',
+      'found',
+      '1085 µs',
+      'expected',
+      'below 1060 µs',
+      'Lower it.',
+      'It never arms. T2',
+    ])
+    // Why, and by which rule, is a detail.
+    expect(shown.find('details').attributes('open')).toBeUndefined()
+    const short = part(FindingLine, { finding: { code: 'F6', severity: 'stop', message: 'Never tested.' } })
+    expect(short.text()).toBe('Stop. Never tested.')
+    expect(short.find('.finding').attributes('title')).toBe('Rule F6')
   })
 })
 

@@ -97,3 +97,6 @@ export const around = (begin: number, length: number, margin: number): Stretch =
 
 /** A time moved back by so much. */
 export const back = (time: number, by: number) => time - by
+
+/** Whether two places on a drawing are so near that their words would touch. */
+export const isNear = (one: number, other: number, within: number) => Math.abs(one - other) < within

@@ -174,8 +174,8 @@ h1 {
   }
   h1 {
     font-size: 1.15rem;
-    flex: 0 1 auto;
-    max-width: 45%;
+    flex: 0 0 auto;
+    max-width: 42%;
     white-space: nowrap;
     overflow: hidden;
     text-overflow: ellipsis;

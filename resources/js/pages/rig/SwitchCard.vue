@@ -44,7 +44,7 @@ const positionWord = (position: number) =>
       <button
         type="button"
         class="link-button small"
-        :aria-label="`Reverse ${row.function}`"
+        :aria-label="`${row.function} moves the wrong way`"
         @click="handle.intend('reverse-channel', { channel: row.channel })"
       >
         moves the wrong way

@@ -42,7 +42,9 @@ const { word, shown } = useUnits(() => props.units)
         {{ servo.safe.hi === null ? 'any high' : shown(servo.safe.hi) }} {{ word }}</template
       ><template v-else>what the servo stands is not known</template>
       <template v-if="servo.now.reversed"> · reversed in the handset</template>
-      <button type="button" class="link-button small" :aria-label="`Reverse ${servo.function}`" @click="$emit('reverse')">moves the wrong way</button>
+      <button type="button" class="link-button small" :aria-label="`${servo.function} moves the wrong way`" @click="$emit('reverse')">
+        moves the wrong way
+      </button>
       <RouterLink class="small" :to="`/rigs/${slug}/switches`">set its positions</RouterLink>
     </span>
     <FindingLine v-for="finding in servo.findings" :key="finding.code" class="whole" :finding="finding" />

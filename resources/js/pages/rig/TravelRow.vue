@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { TravelRowView, TravelView, UnitMap } from '@/api/rigs'
 import PulseField from '@/components/PulseField.vue'
 import StateMark from '@/components/StateMark.vue'
+import { useNarrow } from '@/composables/useNarrow'
 import TravelRuler from '@/components/TravelRuler.vue'
 import type { useTravelDrafts } from '@/composables/useTravelDrafts'
 import { useUnits } from '@/composables/useUnits'
@@ -25,6 +26,7 @@ export interface TravelRowProps {
   setWeights: (told: { weight?: number | null; mix_weight?: number | null }) => Promise<boolean>
 }
 const props = defineProps<TravelRowProps>()
+const isNarrow = useNarrow()
 defineEmits<{ next: []; reverse: []; copy: [to: number[]]; fell: []; aim: [target: Record<Side, number> | null] }>()
 
 const isWeighing = ref(false)
@@ -63,6 +65,8 @@ function leave(event: FocusEvent): void {
     </span>
     <span class="ruler-cell" role="cell"
       ><TravelRuler
+        :key="String(isNarrow)"
+        :is-wide="!isNarrow"
         :target="row.target"
         :read="row.reading"
         :after="row.solution && !STATES[row.state].isSet ? row.solution.predicted : null"
@@ -100,14 +104,16 @@ function leave(event: FocusEvent): void {
         ></template
       >
       <template v-if="row.now.reversed"> · reversed in the handset</template>
-      <button type="button" class="link-button small" :aria-label="`Reverse ${row.function}`" @click="$emit('reverse')">moves the wrong way</button>
+      <button type="button" class="link-button small" :aria-label="`${row.function} moves the wrong way`" @click="$emit('reverse')">
+        moves the wrong way
+      </button>
       <button v-if="row.copies_to.length > 0" type="button" class="link-button small" @click="$emit('copy', row.copies_to)">
         same for the other sticks
       </button>
       <button
         type="button"
         class="link-button small"
-        :aria-label="`Aim ${row.function} elsewhere`"
+        :aria-label="`aim elsewhere: ${row.function}`"
         :aria-expanded="isAiming"
         @click="isAiming = !isAiming"
       >
@@ -212,11 +218,9 @@ function leave(event: FocusEvent): void {
   display: flex;
   gap: 1rem;
 }
-@media (max-width: 1180px) {
-  .ruler-cell {
-    grid-column: 2 / -1;
-    grid-row: 2;
-  }
+.ruler-cell {
+  grid-column: 2 / -1;
+  grid-row: 2;
 }
 @media (max-width: 700px) {
   .reads {

@@ -87,13 +87,13 @@ async function reverse(channel: number): Promise<void> {
         >
       </p>
       <LiveReader v-if="!isBeforeFullStick" :slug="rig.slug" kind="stick" @taken="heldStick" />
+      <p class="muted small legend">On the rulers: ▽ target, <b aria-hidden="true">|</b> read, ○ after the settings are entered.</p>
       <div ref="table">
         <div class="grid" role="table" aria-label="Travel">
           <div class="line head" role="row">
             <span role="columnheader">ch</span>
             <span role="columnheader">function</span>
             <span role="columnheader">read: low, middle, high ({{ word }})</span>
-            <span role="columnheader">target ▽ &nbsp;read <b aria-hidden="true">|</b> &nbsp;after ○</span>
             <span role="columnheader">set: low / high</span>
             <span role="columnheader">sub-trim</span>
             <span role="columnheader"><span class="sr-only">state</span></span>

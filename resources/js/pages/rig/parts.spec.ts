@@ -134,7 +134,7 @@ describe('a reading that falls, and a target that is not the usual', () => {
 
   it('is typed as numbers are, and told whole', async () => {
     const page = shown(null)
-    await page.find('[aria-label="Aim rudder elsewhere"]').trigger('click')
+    await page.find('[aria-label="aim elsewhere: rudder"]').trigger('click')
     const [lo, mid, hi] = page.findAll('.aim input')
     await lo?.setValue('1100,5')
     await hi?.setValue('up')
@@ -157,7 +157,7 @@ describe('a servo on a switch', () => {
     expect(page.text()).toContain('computed, not read')
     expect(page.text()).toContain('the servo stands 1050 to 1950 µs')
     expect(page.find('svg').attributes('aria-label')).toBe('flap: position 1 1500 µs, position 2 1277.3 µs, position 3 1054.6 µs')
-    await page.find('[aria-label="Reverse flap"]').trigger('click')
+    await page.find('[aria-label="flap moves the wrong way"]').trigger('click')
     expect(page.emitted('reverse')).toHaveLength(1)
     const unknown = part(SwitchedServo, {
       servo: { ...flap, switch: null, is_read: true, safe: { lo: null, hi: null }, now: { ...flap.now, reversed: true } },
