@@ -71,6 +71,6 @@ final readonly class TakeFromField
     {
         $log = $rig->log();
 
-        return $return->lines($rig->whole(), (new RigHistory($rig->plain(), $log))->at($return->position()), $this->intents);
+        return $return->lines($rig->whole(), (new RigHistory($rig->plain(), $log))->at($return->position()), $this->intents, Moment::now());
     }
 }

@@ -6,11 +6,13 @@ import KeysHelp from './components/KeysHelp.vue'
 import NoticeLine from './components/NoticeLine.vue'
 import SearchBox from './components/SearchBox.vue'
 import UnitSwitch from './components/UnitSwitch.vue'
+import { useKeptFocus } from './composables/useKeptFocus'
 import { useKeys } from './composables/useKeys'
 import { useTheme } from './composables/useTheme'
 import { antTheme } from './theme/ant'
 
 const route = useRoute()
+useKeptFocus()
 const { isDark, toggle } = useTheme()
 const search = ref<InstanceType<typeof SearchBox> | null>(null)
 const helpIsOpen = ref(false)

@@ -19,9 +19,9 @@ function givenBack(array $pack, array $seen, array $more = []): array
     return $more + ['linguator_field' => 1, 'uid' => $pack['uid'], 'position' => $pack['position'], 'state' => $pack['state'], 'made_at' => $pack['made_at'], 'note' => '', 'seen' => $seen, 'photos' => []];
 }
 
-function seenAt(string $intent, array $told, string $at = '2099-01-01T10:00:00Z'): array
+function seenAt(string $intent, array $told, ?string $at = null): array
 {
-    return ['intent' => $intent, 'told' => $told + ['passed' => true, 'observed' => 'as it should', 'by' => 'Wren'], 'at' => $at];
+    return ['intent' => $intent, 'told' => $told + ['passed' => true, 'observed' => 'as it should', 'by' => 'Wren'], 'at' => $at ?? gmdate('Y-m-d\TH:i:s\Z')];
 }
 
 it('packs a rig into one file that asks nothing of a network', function () {
@@ -93,8 +93,15 @@ it('refuses what no pack gave back, at its place, and writes nothing', function 
     'nobody looked' => [fn (array $told) => ['seen' => [seenAt('make-check', ['check' => 'antenna', 'by' => ''])]] + $told, 'seen.0.told.by', 'missing_name'],
     'nothing was seen' => [fn (array $told) => ['seen' => [seenAt('make-check', ['check' => 'antenna', 'observed' => ''])]] + $told, 'seen.0.told.observed', 'missing_observation'],
     'a check of another step' => [fn (array $told) => ['seen' => [seenAt('make-check', ['check' => 'order'])]] + $told, 'seen.0.told.check', 'elsewhere'],
-    'seen before it was packed' => [fn (array $told) => ['seen' => [seenAt('make-check', ['check' => 'antenna'], '2020-01-01T00:00:00Z')]] + $told, 'seen.0.at', 'too_early'],
     'something else to be done' => [fn (array $told) => ['seen' => [seenAt('sign-off', [])]] + $told, 'seen.0.intent', 'invalid'],
     'no picture' => [fn (array $told) => ['photos' => [['name' => 'x', 'base64' => '!!']]] + $told, 'photos.0.base64', 'invalid'],
     'no JSON' => [fn () => 'hello', '', 'not_json'],
 ]);
+
+it('takes what a phone with a wrong clock has seen for seen between the pack and its return', function () {
+    $this->demo();
+    $pack = packOf((string) $this->get('/api/v1/rigs/dunlin/field-pack')->getContent());
+    $seen = [seenAt('make-check', ['check' => 'antenna'], '2001-01-01T00:00:00Z'), seenAt('make-check', ['check' => 'power'], '2099-01-01T00:00:00Z')];
+    $lines = $this->postJson('/api/v1/field/preview', ['text' => json_encode(givenBack($pack, $seen))])->assertOk()->json('lines');
+    expect($lines[0]['at'])->toBe($pack['made_at'])->and($lines[1]['at'])->toBeGreaterThanOrEqual($pack['made_at'])->toBeLessThanOrEqual(gmdate('Y-m-d\TH:i:s\Z'));
+});

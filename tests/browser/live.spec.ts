@@ -217,3 +217,25 @@ test('a capture is played back as if it came now', async ({ page }) => {
   await expect(page.getByText('A capture of the desk, as if it came now.')).toBeVisible()
   await expect(page.getByRole('img', { name: /^Channel 12 at/ })).toBeVisible()
 })
+
+test('channels that come in on a port move the sticks of the dry bench', async ({ page }) => {
+  await page.goto('/dry-bench?rig=dunlin')
+  const sent = await sender(15)
+  try {
+    sent.send(await framesOf(page, [[1500, 1500, 988, 1500]]))
+    await page.getByRole('button', { name: 'or channels that come in' }).click()
+    await takeFrom(page, 'port', sent.port)
+    await page.getByRole('button', { name: 'Follow', exact: true }).click()
+    await expect(page.getByRole('combobox', { name: /^aileron/ })).toBeVisible()
+    const aileron = page.getByRole('row', { name: /^Aileron/i })
+    const before = await aileron.innerText()
+    sent.send(await framesOf(page, [[1900, 1500, 988, 1500]]))
+    await expect.poll(async () => await aileron.innerText()).not.toBe(before)
+    await page.getByRole('combobox', { name: /^aileron/ }).selectOption('channel 2')
+    await expect.poll(async () => await aileron.innerText()).toBe(before)
+    await page.getByRole('button', { name: 'let go of a port of this machine' }).click()
+    await expect(page.getByRole('button', { name: 'follow a game controller' })).toBeVisible()
+  } finally {
+    sent.end()
+  }
+})

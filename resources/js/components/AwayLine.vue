@@ -27,7 +27,7 @@ async function send(slug: string): Promise<void> {
 </script>
 
 <template>
-  <div role="status" class="away">
+  <div aria-live="polite" class="away">
     <p v-if="isAway" class="band">
       The bench does not answer: start it again with <span class="value">bin/start</span>. What stands here was seen last.
       <template v-if="waiting.length > 0">{{ count }} and {{ waiting.length === 1 ? 'is' : 'are' }} sent when it answers.</template>

@@ -1,9 +1,12 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { onBeforeUnmount, onMounted, ref } from 'vue'
 
 defineEmits<{ close: [] }>()
 const panel = ref<HTMLElement | null>(null)
+/** Where the hand was: it is there again once the keys are closed. */
+const before = document.activeElement
 onMounted(() => panel.value?.focus())
+onBeforeUnmount(() => before instanceof HTMLElement && before.focus())
 
 const keys: [string, string][] = [
   ['/ or Ctrl K', 'Find anything or go anywhere: rigs, steps, tools, cards, captures, what was done, what a word means'],

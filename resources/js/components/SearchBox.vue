@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { refDebounced, useEventListener } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { getJson } from '@/api/http'
+import { focusOn } from '@/composables/useKeptFocus'
 
 interface Hit {
   kind: 'rig' | 'step' | 'place' | 'word' | 'entry' | 'card' | 'format' | 'family' | 'variant' | 'plug' | 'own_format' | 'capture'
@@ -68,7 +69,11 @@ function go(hit: Hit | undefined): void {
   isOpen.value = false
   text.value = ''
   input.value?.blur()
-  void router.push(place(hit))
+  void router.push(place(hit)).then(async () => {
+    await nextTick()
+    // Where nothing has taken the focus, the page has it.
+    if (document.activeElement === document.body) focusOn(document.getElementById('main'))
+  })
 }
 
 function enter(): void {
@@ -82,7 +87,15 @@ function move(by: number): void {
 
 function close(): void {
   isOpen.value = false
-  input.value?.blur()
+  if (before instanceof HTMLElement && before.isConnected && before !== document.body) before.focus()
+  else input.value?.blur()
+}
+
+/** Where the hand was before it searched. */
+let before: EventTarget | null = null
+function open(event: FocusEvent): void {
+  before = event.relatedTarget
+  isOpen.value = true
 }
 </script>
 
@@ -100,7 +113,7 @@ function close(): void {
       :aria-activedescendant="isOpen && hits[at] ? `hit-${at}` : undefined"
       placeholder="Find anything  /"
       autocomplete="off"
-      @focus="isOpen = true"
+      @focus="open"
       @input="isOpen = true"
       @blur="isOpen = false"
       @keydown.down.prevent="move(1)"

@@ -4,7 +4,7 @@ import { day, monthsOfYear, shareOfYear } from '@/lib/dates'
 
 /** A year of a rig on one line: what was changed, read and tested, and what was noted, each in its lane. */
 export interface YearLineProps {
-  entries: { at: string; kind: string; text?: string }[]
+  entries: { at: string; kind: string }[]
 }
 const props = defineProps<YearLineProps>()
 
@@ -25,7 +25,7 @@ const lanes = computed(() =>
     )
     const marks = own.flatMap((entry) => {
       const share = shareOfYear(entry.at)
-      return share === null ? [] : [{ x: x(share), says: `${day(entry.at)}: ${entry.text ?? entry.kind}` }]
+      return share === null ? [] : [{ x: x(share), says: `${day(entry.at)}: ${entry.kind}` }]
     })
     return { ...lane, y: 12 + k * ROW, marks }
   }),

@@ -37,7 +37,10 @@ async function sendFor(slug: string, revision: number): Promise<void> {
       at = rig.revision
       queries.setQueryData(rigQuery(slug).queryKey, rig)
     } catch (error) {
-      if (error instanceof ApiError && error.status === 0) return
+      if (error instanceof ApiError && error.status === 0) {
+        useReach().went()
+        return
+      }
       if (error instanceof ApiError && error.status === CONFLICT) {
         conflicts.value = [...new Set([...conflicts.value, slug])]
         return

@@ -18,6 +18,9 @@ export function placed(from: Stretch, to: Stretch, isKept = false): (value: numb
 /** The pulse widths that drawings show, µs: what any equipment sends, with room on both sides. */
 export const SHOWN_US: Stretch = { from: 850, to: 2150 }
 
+/** What most handsets send from end to end, µs. */
+export const USUAL_US: Stretch = { from: 988, to: 2012 }
+
 /** Where each of these begins that stand one behind the other, and where the last one ends. */
 export function stacked(lengths: number[]): number[] {
   const starts = [0]

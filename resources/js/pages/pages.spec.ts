@@ -12,7 +12,7 @@ import PathAsk from './rig/PathAsk.vue'
 import NamesPanel from './shelf/NamesPanel.vue'
 import ToolPage from './tools/ToolPage.vue'
 
-const route = reactive<{ query: Record<string, string>; params: Record<string, string> }>({ query: {}, params: {} })
+const route = reactive<{ query: Record<string, string>; params: Record<string, string>; hash: string }>({ query: {}, params: {}, hash: '' })
 const went: unknown[] = []
 vi.mock('vue-router', async (actual) => ({
   ...(await actual<typeof import('vue-router')>()),
@@ -35,7 +35,7 @@ beforeEach(() => {
   answers = () => ({})
   const stub = (method: string) => (address: string, body?: unknown) => {
     sent.push([method, address, body])
-    const answer = answers(method, address, body)
+    const answer = address === '/demo' ? { rigs: [], cards: 0, captures: 0 } : answers(method, address, body)
     return answer instanceof Error ? Promise.reject(answer) : Promise.resolve(answer)
   }
   vi.spyOn(http, 'postJson').mockImplementation(stub('POST') as never)

@@ -118,7 +118,7 @@ useKeys((key, event) => {
     <div v-else-if="data?.rigs.length === 0" class="empty">
       <h2>Nothing on the bench yet</h2>
       <div class="ways">
-        <RouterLink to="/start" class="way">
+        <RouterLink to="/start" class="way first">
           <b>Start with my gear</b>
           <span>What you hold, what is on the craft, what it drives: one page, joined in two minutes.</span>
         </RouterLink>
@@ -144,6 +144,7 @@ useKeys((key, event) => {
   </main>
 </template>
 
+<style scoped src="./way.css"></style>
 <style scoped>
 .tools {
   margin-top: 1.8rem;
@@ -160,6 +161,7 @@ useKeys((key, event) => {
 }
 .actions {
   display: flex;
+  flex-wrap: wrap;
   gap: 0.6rem;
   align-items: center;
 }
@@ -189,22 +191,6 @@ useKeys((key, event) => {
   gap: 1rem;
   margin-top: 0.9rem;
   max-width: 56rem;
-}
-.way {
-  display: flex;
-  flex-direction: column;
-  gap: 0.3rem;
-  padding: 1rem 1.1rem;
-  border: 1.5px solid var(--petrol);
-  border-radius: var(--radius);
-  background: var(--card);
-  text-decoration: none;
-}
-.way b {
-  font-size: 1.2rem;
-}
-.way span {
-  color: var(--muted);
 }
 .foot {
   margin-top: 2rem;

@@ -63,6 +63,7 @@ const clear = () =>
   </p>
 </template>
 
+<style scoped src="./way.css"></style>
 <style scoped>
 .demo {
   display: flex;
@@ -71,22 +72,5 @@ const clear = () =>
   align-items: center;
   justify-content: space-between;
   margin-top: 1.2rem;
-}
-.way {
-  display: flex;
-  flex-direction: column;
-  gap: 0.3rem;
-  padding: 1rem 1.1rem;
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-  background: var(--card);
-  text-align: left;
-  cursor: pointer;
-}
-.way b {
-  font-size: 1.2rem;
-}
-.way span {
-  color: var(--muted);
 }
 </style>

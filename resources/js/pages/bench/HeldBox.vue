@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import StarterButton from '@/components/StarterButton.vue'
 import { computed } from 'vue'
 import type { Starter } from '@/api/rigs'
 import type { CardListed } from '@/api/shelf'
@@ -33,9 +34,7 @@ function take(card: string): void {
     <legend>{{ title }} <span v-if="!isNeeded" class="muted small">if there is one</span></legend>
     <ul v-if="!isChosen" class="plain-list">
       <li v-for="one in starters" :key="one.title">
-        <button type="button" class="starter" @click="begin(one)">
-          <b>{{ one.title }}</b> <span class="muted small">{{ one.hint }}</span>
-        </button>
+        <StarterButton :starter="one" @begin="begin(one)" />
       </li>
     </ul>
     <LabelledField v-if="!isChosen && cards.length > 0" label="or from the shelf"
@@ -75,23 +74,6 @@ ul {
   display: grid;
   gap: 0.4rem;
   margin-bottom: 0.5rem;
-}
-.starter {
-  width: 100%;
-  min-height: 44px;
-  text-align: left;
-  padding: 0.4rem 0.6rem;
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-  background: var(--paper);
-  cursor: pointer;
-}
-.starter:hover,
-.starter:focus-visible {
-  border-color: var(--petrol-2);
-}
-.starter span {
-  display: block;
 }
 p {
   margin: 0.4rem 0;

@@ -1,36 +1,65 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import SourcePicker from '@/components/SourcePicker.vue'
 import { gamepadSource } from '@/composables/live/gamepad'
+import { type Picked, type SourceKind, SOURCES } from '@/composables/live/picked'
+import type { Row } from '@/composables/live/source'
 import type { DryBench, Letter } from '@/composables/useDryBench'
 import { useLive } from '@/composables/useLive'
+import { USUAL_US, placed } from '@/lib/scale'
 
-/** A handset on a USB lead moves the sticks of the dry bench: which of its axes is which stick can be told, and is remembered. */
+/**
+ * A real handset moves the sticks of the dry bench: plugged in as a game controller, or by the channels that come in from anywhere. Which axis or
+ * channel is which stick can be told, and is remembered.
+ */
 const props = defineProps<{ bench: DryBench; names: Record<string, string> }>()
 
 const LETTERS: Letter[] = ['A', 'E', 'T', 'R']
+const KINDS: SourceKind[] = ['port', 'adapter', 'sound', 'log']
 /** As most handsets number them. */
 const axes = useLocalStorage<Record<Letter, number>>('linguator.axes', { A: 0, E: 1, T: 2, R: 3 })
-const { row, isOn, problem, listen, stop } = useLive(({ axes_pct }) => {
+const pctOf = placed(USUAL_US, { from: -100, to: 100 }, true)
+const kind = ref<SourceKind>('controller')
+const isChoosing = ref(false)
+
+const percents = (row: Row) => row.axes_pct ?? row.us.map(pctOf)
+const { row, isOn, problem, silence, listen, stop } = useLive((one) => {
+  const now = percents(one)
   for (const letter of LETTERS) {
-    const pct = axes_pct?.[axes.value[letter]]
+    const pct = now[axes.value[letter]]
     if (pct !== undefined) props.bench.moveStick(letter, pct)
   }
 })
-const seen = computed(() => row.value?.axes_pct ?? [])
+const count = computed(() => (row.value === null ? 0 : percents(row.value).length))
 const choose = (letter: Letter, event: Event) => (axes.value = { ...axes.value, [letter]: Number((event.target as HTMLSelectElement).value) })
+
+function follow(picked: Picked): void {
+  kind.value = picked.kind
+  isChoosing.value = false
+  void listen(picked.source)
+}
 </script>
 
 <template>
   <div class="follow">
-    <button v-if="!isOn" type="button" class="link-button small" @click="listen(gamepadSource())">follow a game controller</button>
-    <button v-else type="button" class="link-button small" @click="stop()">let go of the game controller</button>
-    <p v-if="problem" class="small band" role="alert">{{ problem }}</p>
-    <div v-if="isOn && seen.length > 0" class="axes">
+    <template v-if="!isOn">
+      <button type="button" class="link-button small" @click="follow({ kind: 'controller', source: gamepadSource() })">
+        follow a game controller
+      </button>
+      ·
+      <button type="button" class="link-button small" :aria-expanded="isChoosing" @click="isChoosing = !isChoosing">or channels that come in</button>
+      <SourcePicker v-if="isChoosing" :kinds="KINDS" @choose="follow">Follow</SourcePicker>
+    </template>
+    <button v-else type="button" class="link-button small" @click="stop()">
+      {{ kind === 'controller' ? 'let go of the game controller' : `let go of ${SOURCES[kind].name}` }}
+    </button>
+    <p v-if="problem || silence" class="small band" role="alert">{{ problem || silence }}</p>
+    <div v-if="isOn && count > 0" class="axes">
       <label v-for="letter in LETTERS" :key="letter" class="small">
         {{ names[letter] ?? letter }}
         <select class="field" :value="axes[letter]" @change="choose(letter, $event)">
-          <option v-for="k in seen.length" :key="k" :value="k - 1">axis {{ k }}</option>
+          <option v-for="k in count" :key="k" :value="k - 1">{{ kind === 'controller' ? 'axis' : 'channel' }} {{ k }}</option>
         </select>
       </label>
     </div>
@@ -47,7 +76,7 @@ const choose = (letter: Letter, event: Event) => (axes.value = { ...axes.value, 
 }
 label {
   display: grid;
-  grid-template-columns: 4.4rem 6rem;
+  grid-template-columns: 4.4rem 7rem;
   gap: 0.4rem;
   align-items: center;
 }

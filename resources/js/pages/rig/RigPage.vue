@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { deleteJson, postJson, sentenceOf } from '@/api/http'
 import { type RigData, rigsQuery } from '@/api/rigs'
 import SheetBody from '@/components/SheetBody.vue'
+import { focusOn } from '@/composables/useKeptFocus'
 import { useKeys } from '@/composables/useKeys'
 import { useNotice } from '@/composables/useNotice'
 import { useRig } from '@/composables/useRig'
@@ -41,6 +42,14 @@ watch(
   },
   { immediate: true },
 )
+
+/** The focus goes with the step, so that its heading is read out: whoever opened it by a key goes on there. */
+let isFirst = true
+function arrived(): void {
+  const wasFirst = isFirst
+  isFirst = false
+  if (!wasFirst) focusOn(document.querySelector('.work h2'))
+}
 
 /** What of this step is open or was left; check-out has them all. */
 const leftovers = computed(() => (rig.value?.review.readiness.leftovers ?? []).filter((one) => one.step === step.value))
@@ -97,8 +106,8 @@ useKeys((key, event) => {
       <div class="columns">
         <StepBar :rig="rig" :step="step" :is-asked="route.params.step !== ''" />
         <section class="work" aria-label="Work">
-          <component :is="screen" v-if="screen" :rig="rig" :handle="handle" />
-          <HistoryPanel v-else :rig="rig" :handle="handle" @remove="remove" />
+          <component :is="screen" v-if="screen" :rig="rig" :handle="handle" @vue:mounted="arrived" />
+          <HistoryPanel v-else :rig="rig" :handle="handle" @remove="remove" @vue:mounted="arrived" />
           <section v-if="leftovers.length > 0" class="leftovers" aria-labelledby="leftovers-title">
             <h3 id="leftovers-title">Not done on this step, or left as it is</h3>
             <LeftoverList :rig="rig" :handle="handle" :leftovers="leftovers" />

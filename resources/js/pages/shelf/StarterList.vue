@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import StarterButton from '@/components/StarterButton.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import type { Starter } from '@/api/rigs'
@@ -22,9 +23,7 @@ const groups = computed(() =>
       <span class="muted small">{{ group.many }}</span>
       <ul class="plain-list">
         <li v-for="starter in group.starters" :key="starter.title">
-          <button type="button" class="starter" @click="$emit('begin', starter)">
-            <b>{{ starter.title }}</b> <span class="muted small">{{ starter.hint }}</span>
-          </button>
+          <StarterButton :starter="starter" @begin="$emit('begin', starter)" />
         </li>
       </ul>
     </div>
@@ -50,25 +49,6 @@ const groups = computed(() =>
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
   gap: 0.5rem;
-}
-.starter {
-  width: 100%;
-  min-height: 44px;
-  text-align: left;
-  padding: 0.5rem 0.7rem;
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-  background: var(--card);
-  color: var(--ink);
-  font: inherit;
-  cursor: pointer;
-}
-.starter:hover,
-.starter:focus-visible {
-  border-color: var(--petrol-2);
-}
-.starter span {
-  display: block;
 }
 @media (max-width: 700px) {
   .group {
