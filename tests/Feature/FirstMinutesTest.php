@@ -38,6 +38,13 @@ it('takes boxes of the shelf too, a module in the bay, and gives a free name whe
     expect($again['slug'])->toBe('whimbrel-2')->and(array_column($again['review']['boxes'], 'id'))->toBe(['grey-handset', 'bay-box', 'six-pins-2', 'foam-boat-2']);
 });
 
+it('says what a radio speaks of the module where there is one in the bay, and not of the handset too', function () {
+    $this->postJson('/api/v1/start', begunWith(['module' => ['starter' => 'A long-range module', 'name' => 'Bay box']]))->assertCreated();
+    expect(isset(Card::documentOf('grey-handset')->radios))->toBeFalse()->and(Card::documentOf('bay-box')->protocols[0]->family)->toBe('own-tongue');
+    $this->postJson('/api/v1/start', begunWith(['handset' => ['starter' => 'A simple handset', 'name' => 'Six channels']]))->assertCreated();
+    expect(Card::documentOf('six-channels')->radios[0]->protocols[0]->variant)->toBe('v2');
+});
+
 it('makes the rig where the air is not known yet, and does not say that it joins', function () {
     $rig = $this->postJson('/api/v1/start', begunWith(['air' => null]))->assertCreated()->json();
     expect($rig['review']['boxes'])->toBe([])->and($rig['document']['path']['handset'])->toBe('grey-handset')->and($rig['review']['next']['step'])->toBe('path');

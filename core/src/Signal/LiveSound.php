@@ -12,7 +12,7 @@ use Linguator\Core\Wire\WireFormats;
 
 /**
  * The last stretch of what a sound input hears, read as the recording that it is: the newest values of the pulse train, or of the single pulse, in it. A stretch that
- * holds two frames is enough; a tenth of a second does.
+ * holds some frames is enough, wherever it begins; 0.12 s does, also for the slowest servo.
  */
 final readonly class LiveSound
 {
@@ -32,8 +32,7 @@ final readonly class LiveSound
      */
     public function heard(string $samples): \stdClass
     {
-        // A stretch that begins inside a pulse begins with one that is too short: then what lies behind it counts.
-        $decoding = $this->decoded($samples) ?? $this->decoded(self::afterFirstChange($samples));
+        $decoding = $this->decoded($samples);
         $tally = $decoding?->tally;
         $channels = array_map(
             static fn (ChannelSummary $one): array => ['channel' => $one->channel, 'us' => round($one->lastUs, 1), 'low_us' => round($one->minUs, 1), 'high_us' => round($one->maxUs, 1)],
@@ -67,23 +66,6 @@ final readonly class LiveSound
 
         // Only pulses come through a sound input whole; what else seems to be in it is none.
         return $decoding instanceof Recognised && in_array($decoding->format, PulseShape::NAMES, true) ? $decoding : null;
-    }
-
-    /** From where it crosses its middle for the first time. */
-    private static function afterFirstChange(string $samples): string
-    {
-        $values = self::values($samples);
-        if ($values === []) {
-            return '';
-        }
-        $middle = (min($values) + max($values)) / 2;
-        foreach ($values as $k => $value) {
-            if (($value > $middle) !== ($values[0] > $middle)) {
-                return substr($samples, 2 * $k);
-            }
-        }
-
-        return '';
     }
 
     /** @return list<int> Signed. */
