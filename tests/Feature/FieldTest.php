@@ -46,7 +46,8 @@ it('takes in what was seen, each with the settings that it was made with, once',
     $pack = packOf((string) $this->get('/api/v1/rigs/dunlin/field-pack')->getContent());
     $before = $this->getJson('/api/v1/rigs/dunlin')->json();
     $picture = base64_encode((string) file_get_contents(base_path('docs/screenshots/'.basename((string) (glob(base_path('docs/screenshots/*.png')) ?: [''])[0]))));
-    $text = json_encode(givenBack($pack, [seenAt('make-check', ['check' => 'antenna']), seenAt('test-failsafe', ['hop' => 1, 'cut' => 'link'])], ['note' => 'windy', 'photos' => [['name' => 'mast.png', 'base64' => $picture]]]));
+    $antenna = seenAt('make-check', ['check' => 'antenna']);
+    $text = json_encode(givenBack($pack, [$antenna, seenAt('test-failsafe', ['hop' => 1, 'cut' => 'link'])], ['note' => 'windy', 'photos' => [['name' => 'mast.png', 'base64' => $picture]]]));
     $preview = $this->postJson('/api/v1/field/preview', ['text' => "copied out of a message:\n$text\nbye"])->assertOk();
     fittingScreen('field_preview', (string) $preview->getContent());
     expect($preview->json('rig.name'))->toBe('Dunlin')->and(array_column($preview->json('lines'), 'state'))->toBe(['holds', 'holds'])->and($preview->json('photos'))->toBe(1);
@@ -57,9 +58,9 @@ it('takes in what was seen, each with the settings that it was made with, once',
         ->and(collect($rig['review']['readiness']['checks'])->firstWhere('check', 'antenna')['state'])->toBe('holds')
         ->and(Attachment::query()->where('rig_id', Rig::query()->where('slug', 'dunlin')->value('id'))->pluck('name')->all())->toBe(['mast.png']);
     // Once more: what is here is not written twice.
-    $again = $this->postJson('/api/v1/field/preview', ['text' => json_encode(givenBack($pack, [seenAt('make-check', ['check' => 'antenna'])]))])->assertOk()->json('lines');
+    $again = $this->postJson('/api/v1/field/preview', ['text' => json_encode(givenBack($pack, [$antenna]))])->assertOk()->json('lines');
     expect($again[0]['is_here'])->toBeTrue();
-    $this->postJson('/api/v1/field', ['text' => json_encode(givenBack($pack, [seenAt('make-check', ['check' => 'antenna'])])), 'revision' => $rig['revision']])->assertStatus(422)->assertJsonPath('error.code', 'nothing_new');
+    $this->postJson('/api/v1/field', ['text' => json_encode(givenBack($pack, [$antenna])), 'revision' => $rig['revision']])->assertStatus(422)->assertJsonPath('error.code', 'nothing_new');
 });
 
 it('finds a check stale by itself where the rig has changed since the pack was made', function () {
