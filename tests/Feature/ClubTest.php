@@ -114,3 +114,8 @@ it('does not open to a network without a passphrase', function (array $arguments
     'a club' => [['--club', '8097'], []],
     'another address' => [['8097'], ['LINGUATOR_HOST' => '0.0.0.0']],
 ]);
+
+it('lies where no commit takes it', function () {
+    $ignored = new Process(['git', 'check-ignore', '-q', 'storage/club/00000000/passphrase'], base_path());
+    expect($ignored->run())->toBe(0);
+});
