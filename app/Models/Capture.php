@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Linguator\Core\Capture\CaptureKind;
 use Linguator\Core\Document\DocumentError;
 
 /**
@@ -22,6 +23,9 @@ final class Capture extends Model
     /** What `fileName` gives. */
     public const FILE_NAME = '/^[0-9]+-[0-9a-f]{16}$/D';
 
+    /** How the page names what it heard through a sound input. */
+    private const BY_EAR = 'by-ear-';
+
     public $timestamps = false;
 
     protected $table = 'captures';
@@ -32,6 +36,12 @@ final class Capture extends Model
     public function listed(): array
     {
         return ['id' => $this->id, 'name' => $this->name, 'size' => $this->size, 'at' => $this->at];
+    }
+
+    /** Whether its values came from a sound input, whose grain is too coarse to set anything by: by what it is, or by the name that the page keeps such values under. */
+    public function isByEar(CaptureKind $kind): bool
+    {
+        return $kind === CaptureKind::Wav || str_starts_with($this->name, self::BY_EAR);
     }
 
     /** @return list<self> What lies on the desk, newest first. */

@@ -17,4 +17,12 @@ if (keeps && 'serviceWorker' in navigator) {
   })
 }
 
+if (!keeps && 'serviceWorker' in navigator) {
+  void navigator.serviceWorker
+    .getRegistrations()
+    .then((all) => Promise.all(all.map((one) => one.unregister())))
+    .then(async () => Promise.all((await caches.keys()).map((name) => caches.delete(name))))
+    .catch(() => undefined)
+}
+
 createApp(App).use(router).use(VueQueryPlugin, { queryClient: queries }).mount('#app')

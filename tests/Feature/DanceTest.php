@@ -56,6 +56,9 @@ it('reads a capture of the desk as a dance, takes it over, and dances the sticks
     expect($read['name'])->toBe('danced.csv')->and($read['is_sound'])->toBeFalse()->and(count($read['log']))->toBe(count($danced))->and($read['log'][0]['us'])->toHaveCount(count($danced[0]['us']));
     $shown = $this->postJson($address, ['log' => $read['log'], 'prompts' => []])->assertOk()->json();
     expect($shown['order'])->toBe('AETR')->and($shown['redo'])->toBe([]);
+    // What came through a sound input is told apart, kept as values too.
+    $ear = $this->postJson('/api/v1/captures', ['text' => "t_ms,$channels\n$rows\n", 'name' => 'by-ear-20261129.csv'])->json('id');
+    $this->postJson("/api/v1/captures/$ear/rows", ['options' => (object) []])->assertOk()->assertJsonPath('is_sound', true);
     $this->postJson('/api/v1/captures/9999/rows', ['options' => (object) []])->assertNotFound();
 
     $short = $this->getJson("$address?short=1")->assertOk()->json();

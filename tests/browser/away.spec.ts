@@ -90,7 +90,7 @@ test.describe('a bench whose server is stopped', () => {
     await page.evaluate(
       (seen) =>
         localStorage.setItem(
-          'linguator.outbox',
+          `linguator.outbox/${document.querySelector<HTMLMetaElement>('meta[name="bench"]')?.content ?? ''}`,
           JSON.stringify([{ intent: 'write-note', told: { text: 'mine from before' }, slug: 'mudlark', name: 'Mudlark', revision: seen }]),
         ),
       revision,

@@ -199,6 +199,11 @@ test('an order is watched as it comes, and kept as proof once somebody says that
     await page.getByRole('button', { name: 'Begin' }).click()
     await expect(page.getByText("nobody's hands: this is what would be written")).toBeVisible({ timeout: 40_000 })
     await expect(page.getByRole('button', { name: 'Keep as proof' })).toHaveCount(0)
+    // Nor does it become a log of one's own by looking there.
+    await page.getByLabel('I have a channel log').check()
+    await page.waitForTimeout(1200)
+    await expect(page.getByRole('textbox', { name: /^Rows of a time/ })).toHaveValue('')
+    await expect(page.getByRole('button', { name: 'Keep as proof' })).toHaveCount(0)
   } finally {
     sent.end()
   }

@@ -11,7 +11,6 @@ use App\Http\RequestDocument;
 use App\Models\Capture;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Linguator\Core\Capture\CaptureKind;
 use Linguator\Core\Document\DocumentError;
 use Linguator\Core\Signal\Comparison;
 use Linguator\Core\Signal\DecodeAnswer;
@@ -50,7 +49,7 @@ final readonly class CaptureReadController
     {
         $values = $this->read->values($capture, (object) RequestDocument::of($request)->map('options'));
 
-        return Answer::json(['name' => $capture->name, 'is_sound' => $values->begin->kind === CaptureKind::Wav, 'log' => $this->read->series($capture, $values, self::LIVE_ROWS)->whole()]);
+        return Answer::json(['name' => $capture->name, 'is_sound' => $capture->isByEar($values->begin->kind), 'log' => $this->read->series($capture, $values, self::LIVE_ROWS)->whole()]);
     }
 
     public function progress(Request $request): JsonResponse

@@ -47,7 +47,8 @@ watch(
   () => [found.data.value, isOld.value],
   () => {
     if (isOld.value || !isOpen.value) return
-    at.value = 0
+    // Before anything is typed nothing is chosen yet.
+    at.value = text.value.trim() === '' ? -1 : 0
     if (wantsFirst.value) go(hits.value[0])
   },
 )

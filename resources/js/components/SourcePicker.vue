@@ -8,7 +8,7 @@ import LabelledField from '@/components/form/LabelledField.vue'
 import { gamepadSource } from '@/composables/live/gamepad'
 import { lineInSource } from '@/composables/live/lineIn'
 import { logSource } from '@/composables/live/log'
-import { type Picked, type SourceKind, SOURCES } from '@/composables/live/picked'
+import { type Picked, type SourceKind, SOURCES, WHY_NOT } from '@/composables/live/picked'
 import { portSource } from '@/composables/live/port'
 import { hasSerial, serialSource } from '@/composables/live/serial'
 import type { Row } from '@/composables/live/source'
@@ -22,6 +22,8 @@ export interface SourcePickerProps {
   standIn?: () => Promise<Row[]>
   /** A capture of the desk that is wanted already. */
   wantsCapture?: string
+  /** What comes of it is written: then a capture of sound is none to take it from. */
+  isWritten?: boolean
   /** Why the stand-in cannot. */
   refusal?: string | null
 }
@@ -43,7 +45,11 @@ const capture = ref(props.wantsCapture)
 const chosen = computed(() => lines.value.find((one) => one.title === line.value) ?? lines.value[0] ?? null)
 const isPort = computed(() => /^\d{1,5}$/.test(port.value.trim()))
 const standInLog = () => props.standIn?.() ?? Promise.resolve([])
-const rowsOf = async (id: string) => (await postJson<{ log: Row[] }>(`/captures/${id}/rows`, {})).log
+async function rowsOf(id: string): Promise<Row[]> {
+  const { log, is_sound } = await postJson<{ log: Row[]; is_sound: boolean }>(`/captures/${id}/rows`, {})
+  if (props.isWritten && is_sound) throw new Error(WHY_NOT.sound)
+  return log
+}
 
 const picked = computed<Picked | null>(() => {
   const kind = from.value

@@ -11,8 +11,9 @@ export type Waiting = Meant & { slug: string; name: string; revision: number }
 
 const CONFLICT = 409
 
-/** Survives a reload: what is typed while the server is stopped is sent when it answers again. */
-const waiting = useLocalStorage<Waiting[]>('linguator.outbox', [])
+/** Survives a reload: what is typed while the server is stopped is sent when it answers again; to this bench only, whatever else is served at this address. */
+const bench = document.querySelector<HTMLMetaElement>('meta[name="bench"]')?.content ?? ''
+const waiting = useLocalStorage<Waiting[]>(`linguator.outbox/${bench}`, [])
 /** Rigs that were changed meanwhile: what waits for them is sent only when somebody says so. */
 const conflicts = ref<string[]>([])
 let isSending = false

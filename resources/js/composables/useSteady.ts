@@ -50,18 +50,21 @@ export function useSteady(slug: () => string, kind: SteadyAsk['kind'], onTaken: 
   const taken = new Map<string, number>()
   let timer = 0
   let isAsking = false
+  /** An answer to what another source sent is none to this one. */
+  let run = 0
 
   async function ask(): Promise<void> {
     const hold = now.value
     if (isAsking || hold === null || rows.length < 2) return
     isAsking = true
+    const mine = run
     try {
       const answer = await postJson<SteadyHeld>(`/rigs/${slug()}/steady`, {
         function: hold.ask.function,
         taken: taken.get(hold.ask.function) ?? null,
         log: rows,
       })
-      if (now.value !== hold) return
+      if (mine !== run || !live.isOn.value || now.value !== hold) return
       held.value = answer
       problem.value = ''
       if (answer.is_taken) take(hold.ask, hold.side, answer)
@@ -100,6 +103,7 @@ export function useSteady(slug: () => string, kind: SteadyAsk['kind'], onTaken: 
   }
 
   async function listen(source: LiveSource): Promise<void> {
+    run += 1
     taken.clear()
     go(0)
     await live.listen(source)

@@ -19,6 +19,8 @@ const problem = ref('')
 const isBusy = ref(false)
 const MARKS: Record<string, StepState> = { holds: 'done', stale: 'attention', failed: 'stop', open: 'open' }
 
+const WORDS = { holds: 'It holds.', failed: 'It failed.', open: 'It stays open.', stale: '' }
+
 async function look(given: string): Promise<void> {
   preview.value = await postJson<FieldPreview>('/field/preview', { text: given })
   text.value = given
@@ -64,9 +66,7 @@ async function take(): Promise<void> {
             <p class="muted small">
               {{ day(line.at) }}, {{ clock(line.at) }}<template v-if="line.by">, {{ line.by }}</template
               >.
-              {{
-                line.is_here ? 'Here already.' : line.state === 'stale' ? `Stale at once, because ${line.reasons.join(', ')}.` : `It ${line.state}.`
-              }}
+              {{ line.is_here ? 'Here already.' : line.state === 'stale' ? `Stale at once, because ${line.reasons.join(', ')}.` : WORDS[line.state] }}
             </p>
           </div>
         </li>

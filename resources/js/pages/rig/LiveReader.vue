@@ -52,7 +52,7 @@ const said = computed(() => live.problem.value || live.silence.value || steady.p
       <p class="muted small">
         Values as they arrive at the reader. Hold each as it is asked for: after a moment it is taken, a tone is heard, and the next is asked for.
       </p>
-      <SourcePicker :kinds="KINDS" :stand-in="standIn" @choose="begin">Begin</SourcePicker>
+      <SourcePicker :kinds="KINDS" is-written :stand-in="standIn" @choose="begin">Begin</SourcePicker>
     </div>
     <template v-else>
       <p v-if="isDone" class="ask" role="status">All are read.</p>

@@ -28,12 +28,17 @@ const WAIT_MS = 250
 const mode = ref<'sight' | 'live' | 'log'>('sight')
 const moved = ref<Record<StickLetter, string>>({ A: '', E: '', T: '', R: '' })
 const log = ref('')
+/** What came live, apart from a log of one's own: whether it may be kept goes with where it came from. */
+const liveLog = ref('')
 const sequence = ref('TREA')
 const captureProblem = ref('')
 
 const proof = computed(() => props.rig.review.order.proof)
 const question = computed<Told<'keep-order-check'> | null>(() => {
-  if (mode.value !== 'sight') return log.value.trim() === '' ? null : { log: log.value, sequence: lettersOf(sequence.value) }
+  if (mode.value !== 'sight') {
+    const text = mode.value === 'live' ? liveLog.value : log.value
+    return text.trim() === '' ? null : { log: text, sequence: lettersOf(sequence.value) }
+  }
   if (Object.values(moved.value).includes('')) return null
   return { moved: Object.fromEntries(Object.entries(moved.value).map(([stick, what]) => [stick, what === 'none' ? null : what])) }
 })
@@ -58,27 +63,26 @@ const standIn = async () => (await postJson<{ log: Row[] }>(`/rigs/${props.rig.s
 const whyNot = ref('')
 const heard = useKeptRows()
 const live = useLive(heard.add)
-const tell = useThrottleFn(() => (log.value = heard.csv()), LOOK_MS, true)
+const tell = useThrottleFn(() => (liveLog.value = heard.csv()), LOOK_MS, true)
 watch(heard.count, (count) => {
   if (count > 1) void tell()
 })
 
 function listen({ kind, source }: Picked): void {
   whyNot.value = WHY_NOT[kind]
-  log.value = ''
+  liveLog.value = ''
   heard.forget()
   void live.listen(source)
 }
 
 watch(mode, () => {
   live.stop()
-  whyNot.value = log.value = ''
 })
 
 async function keep(by: string): Promise<boolean> {
   if (question.value === null || !(await props.handle.prove('keep-order-check', { ...question.value, by }))) return false
   moved.value = { A: '', E: '', T: '', R: '' }
-  log.value = ''
+  log.value = liveLog.value = ''
   return true
 }
 
@@ -181,7 +185,7 @@ async function read(event: Event): Promise<void> {
         </tbody>
       </table>
       <FindingLine v-for="finding in result.movement?.findings ?? []" :key="finding.code + finding.message" :finding="finding" />
-      <p v-if="whyNot" class="band calm">{{ whyNot }}</p>
+      <p v-if="mode === 'live' && whyNot" class="band calm">{{ whyNot }}</p>
       <ProofForm
         v-else-if="!live.isOn.value"
         title="Order check"
