@@ -8,8 +8,11 @@ test('the stand-in dances, everything is found, and nothing of it is written', a
   await page.goto(`${address}/dance`)
   await expectAccessible(page)
   await takeFrom(page, 'stand-in')
+  // Its faults are whole sentences to choose from.
+  await expect(page.getByLabel('With a fault in it')).toBeVisible()
+  await expectNoSidewaysScroll(page)
   await page.getByRole('button', { name: 'Begin' }).click()
-  await expect(page.getByText('Rudder: right, hold; left, hold; let go.')).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'Rudder: right, hold; left, hold; let go.' })).toBeVisible()
   await expectNoSidewaysScroll(page)
   await expect(page.getByRole('heading', { name: 'What was found' })).toBeVisible({ timeout: 60_000 })
   await expect(page.getByText(/^Travel of throttle/i)).toBeVisible()

@@ -82,7 +82,7 @@ const rest = computed(() => props.budget.remedies)
 }
 .remedies div {
   display: grid;
-  grid-template-columns: 13rem 1fr;
+  grid-template-columns: 13rem minmax(0, 1fr);
   padding: 0.35rem 0;
   border-bottom: 1px solid var(--line);
 }
@@ -91,7 +91,7 @@ dt {
 }
 @media (max-width: 700px) {
   .remedies div {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -222,7 +222,7 @@ ol:not(.plain-list) {
 }
 .asked {
   display: grid;
-  grid-template-columns: 1fr 300px;
+  grid-template-columns: minmax(0, 1fr) 300px;
   gap: 1.5rem;
   align-items: center;
 }
@@ -256,7 +256,7 @@ ol:not(.plain-list) {
 @media (max-width: 700px) {
   .begin,
   .asked {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

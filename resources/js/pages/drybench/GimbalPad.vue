@@ -110,7 +110,7 @@ const told = (event: Event) => Number((event.target as HTMLInputElement).value)
 }
 .way {
   display: grid;
-  grid-template-columns: 1fr auto;
+  grid-template-columns: minmax(0, 1fr) auto;
   column-gap: 0.3rem;
   font-size: 0.86rem;
   line-height: 1.2;

@@ -137,7 +137,7 @@ const told = (event: Event) => Number((event.target as HTMLInputElement).value)
   }
   .switches {
     max-width: none;
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   }
   .positions label {
     min-height: 44px;

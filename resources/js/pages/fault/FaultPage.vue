@@ -115,7 +115,7 @@ const problem = computed(() => known.error.value ?? rig.error.value ?? answer.er
 }
 @media (max-width: 900px) {
   .columns {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -86,7 +86,7 @@ const facts = computed(() => (selected.value === null ? [] : (moment.data.value?
 }
 .halves {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 2rem;
   margin-top: 1.2rem;
 }
@@ -103,7 +103,7 @@ li {
 }
 @media (max-width: 900px) {
   .halves {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

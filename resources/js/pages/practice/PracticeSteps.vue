@@ -30,7 +30,7 @@ const title = (step: PracticeShown['steps'][number]) =>
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: 1fr auto;
+  grid-template-columns: minmax(0, 1fr) auto;
   gap: 0 0.8rem;
   padding: 0.35rem 0;
   border-bottom: 1px solid var(--line);

@@ -53,7 +53,7 @@ ul {
 }
 li button {
   display: grid;
-  grid-template-columns: 1fr auto;
+  grid-template-columns: minmax(0, 1fr) auto;
   gap: 0 0.8rem;
   width: 100%;
   text-align: left;

@@ -244,7 +244,7 @@ summary {
 }
 @media (max-width: 900px) {
   .halves {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 @media (max-width: 700px) {

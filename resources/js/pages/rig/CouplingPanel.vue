@@ -109,7 +109,7 @@ header h2 {
 }
 @media (max-width: 900px) {
   .halves {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -216,7 +216,7 @@ section {
 }
 .sticks {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 0.5rem 1.6rem;
 }
 .sticks label {
@@ -241,7 +241,7 @@ section {
 }
 @media (max-width: 900px) {
   .sticks {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -138,7 +138,7 @@ async function take(told: Told<'take-path'>): Promise<void> {
 <style scoped>
 .fields {
   display: grid;
-  grid-template-columns: 1fr 1.4fr 6.5rem 1fr;
+  grid-template-columns: minmax(0, 1fr) 1.4fr 6.5rem minmax(0, 1fr);
   gap: 0.8rem;
   margin: 0.8rem 0;
 }
@@ -170,7 +170,7 @@ async function take(told: Told<'take-path'>): Promise<void> {
 }
 @media (max-width: 900px) {
   .fields {
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   }
   .wide {
     grid-column: 1 / -1;

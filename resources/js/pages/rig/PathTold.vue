@@ -82,7 +82,7 @@ const share = (of: number) => Math.round(of * 100)
 }
 .facts div {
   display: grid;
-  grid-template-columns: 11rem 1fr;
+  grid-template-columns: 11rem minmax(0, 1fr);
   padding: 0.3rem 0;
   border-bottom: 1px solid var(--line);
 }
@@ -91,7 +91,7 @@ const share = (of: number) => Math.round(of * 100)
 }
 @media (max-width: 900px) {
   .facts div {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -117,7 +117,7 @@ header label {
 }
 .body {
   display: grid;
-  grid-template-columns: minmax(180px, 300px) 1fr;
+  grid-template-columns: minmax(180px, 300px) minmax(0, 1fr);
   gap: 1.2rem;
   align-items: center;
   margin-top: 0.4rem;
@@ -137,7 +137,7 @@ header label {
 }
 @media (max-width: 700px) {
   .body {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -247,7 +247,7 @@ section h3 {
 }
 .halves {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 1.5rem;
 }
 .halves ul,
@@ -280,7 +280,7 @@ section h3 {
 }
 @media (max-width: 900px) {
   .halves {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -96,7 +96,7 @@ dl {
 }
 .wide dl {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 0.9mm 2mm;
 }
 dl div {

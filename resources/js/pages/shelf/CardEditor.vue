@@ -278,7 +278,7 @@ footer {
 }
 @media (max-width: 1100px) {
   .editor {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
   .label {
     position: static;

@@ -191,7 +191,7 @@ useKeys((key, event) => {
 }
 @media (max-width: 800px) {
   .columns {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
   .columns.chosen .drawers {
     display: none;

@@ -37,7 +37,7 @@ const groups = computed(() =>
 }
 .group {
   display: grid;
-  grid-template-columns: 7rem 1fr;
+  grid-template-columns: 7rem minmax(0, 1fr);
   gap: 0.6rem;
   align-items: start;
   margin-top: 0.5rem;
@@ -52,7 +52,7 @@ const groups = computed(() =>
 }
 @media (max-width: 700px) {
   .group {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     gap: 0.2rem;
   }
 }

@@ -113,7 +113,7 @@ const delay = computed(() => result.value?.comparison.delay_ms ?? null)
 <style scoped>
 .sides {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 1rem;
   margin: 0.9rem 0;
 }
@@ -136,7 +136,7 @@ table {
 }
 @media (max-width: 700px) {
   .sides {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     gap: 0;
   }
 }
