@@ -12,6 +12,8 @@ export default defineConfig({
   reporter: process.env.PLAYWRIGHT_JUNIT_OUTPUT_FILE ? [['list'], ['junit']] : [['list']],
   use: {
     viewport: { width: 1280, height: 800 },
+    // Days and times as one region writes them, whatever the machine's own is.
+    locale: 'en-GB',
     screenshot: 'only-on-failure',
     // What a test answers in the bench's place must reach the page; the worker has tests of its own.
     serviceWorkers: 'block',

@@ -6,6 +6,7 @@ import KeysHelp from './components/KeysHelp.vue'
 import NoticeLine from './components/NoticeLine.vue'
 import SearchBox from './components/SearchBox.vue'
 import UnitSwitch from './components/UnitSwitch.vue'
+import { OPEN_LISTS } from './composables/useListbox'
 import { useKeptFocus } from './composables/useKeptFocus'
 import { useKeys } from './composables/useKeys'
 import { useTheme } from './composables/useTheme'
@@ -65,6 +66,7 @@ useKeys((key) => {
       <RouterView />
       <NoticeLine />
     </template>
+    <section :id="OPEN_LISTS" aria-label="Open lists"></section>
   </a-config-provider>
 </template>
 

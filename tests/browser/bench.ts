@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
-import { expect, type Page, test as base } from '@playwright/test'
+import { expect, type Locator, type Page, test as base } from '@playwright/test'
 import { benchOf } from './benches'
 
 /** Every page of every test: is one of its worker's own bench, asks no other host for anything, and throws no error. */
@@ -101,4 +101,15 @@ export async function takeFrom(page: Page, kind: 'port' | 'adapter' | 'sound' | 
   }
   await page.getByRole('radio', { name: names[kind] }).check()
   if (port !== undefined) await page.getByRole('textbox', { name: 'Port' }).fill(String(port))
+}
+
+/** Picks from a list by what stands on it, as a hand does: opens it, then chooses. */
+export async function pick(list: Locator, label: string | RegExp): Promise<void> {
+  await list.press('ArrowDown')
+  const offers = list.page().locator('.pick-list').filter({ visible: true })
+  await offers
+    .getByRole('option', typeof label === 'string' ? { name: label, exact: true } : { name: label })
+    .first()
+    .click()
+  await expect(offers).toHaveCount(0)
 }

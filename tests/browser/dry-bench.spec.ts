@@ -1,4 +1,4 @@
-import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, newRig, test } from './bench'
+import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, newRig, pick, test } from './bench'
 
 test('a stick is moved, a probe hung, a link cut and a fault put in, and everything that follows is seen', async ({ page }) => {
   await page.goto(`/dry-bench?rig=${(await copyOf(page, 'dunlin', 'Turnstone two')).replace('/rigs/', '')}`)
@@ -33,7 +33,7 @@ test('a stick is moved, a probe hung, a link cut and a fault put in, and everyth
   await expect(page.getByText('searching')).toBeHidden()
 
   // A fault is put in: nothing arrives; and taken out: all is well again.
-  await page.getByLabel('Put one in').selectOption({ label: 'The controller expects another format than the receiver sends.' })
+  await pick(page.getByLabel('Put one in'), 'The controller expects another format than the receiver sends.')
   await page.getByRole('button', { name: 'Put in' }).click()
   await expect(craft).toContainText('nothing')
   await expectAccessible(page)
@@ -87,7 +87,7 @@ test('a game controller moves the sticks, and which axis is which can be told', 
   await page.evaluate(() => ((window as unknown as { pad: { axes: number[] } }).pad.axes = [0.5, 0, -1, 0]))
   await expect.poll(async () => await aileron.innerText()).not.toBe(before)
   // It is the fourth axis on this handset.
-  await page.getByRole('combobox', { name: /^aileron/ }).selectOption('axis 4')
+  await pick(page.getByRole('combobox', { name: /^aileron/ }), 'axis 4')
   await expect.poll(async () => await aileron.innerText()).toBe(before)
   await page.getByRole('button', { name: 'let go of the game controller' }).click()
   await expect(page.getByRole('button', { name: 'follow a game controller' })).toBeVisible()

@@ -1,5 +1,5 @@
 import { resolve } from 'node:path'
-import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, posted, takeFrom, test } from './bench'
+import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, pick, posted, takeFrom, test } from './bench'
 import { framesOf, sender } from './sender'
 
 const launched = {
@@ -214,10 +214,9 @@ test('a capture is played back as if it came now', async ({ page }) => {
   await page.getByText('A sample', { exact: true }).click()
   await page.getByRole('button', { name: 'avocet-eighths.bin' }).click()
   await expect(page).toHaveURL(/\/signals\/\d+/)
-  const id = /signals\/(\d+)/.exec(page.url())?.[1] ?? ''
   await page.goto('/signals/live')
   await takeFrom(page, 'log')
-  await page.getByRole('combobox', { name: /^Capture/ }).selectOption(id)
+  await pick(page.getByRole('combobox', { name: /^Capture/ }), 'avocet-eighths.bin')
   await page.getByRole('button', { name: 'Listen' }).click()
   await expect(page.getByText('A capture of the desk, as if it came now.')).toBeVisible()
   await expect(page.getByRole('img', { name: /^Channel 12 at/ })).toBeVisible()
@@ -236,7 +235,7 @@ test('channels that come in on a port move the sticks of the dry bench', async (
     const before = await aileron.innerText()
     sent.send(await framesOf(page, [[1900, 1500, 988, 1500]]))
     await expect.poll(async () => await aileron.innerText()).not.toBe(before)
-    await page.getByRole('combobox', { name: /^aileron/ }).selectOption('channel 2')
+    await pick(page.getByRole('combobox', { name: /^aileron/ }), 'channel 2')
     await expect.poll(async () => await aileron.innerText()).toBe(before)
     await page.getByRole('button', { name: 'let go of a port of this machine' }).click()
     await expect(page.getByRole('button', { name: 'follow a game controller' })).toBeVisible()

@@ -1,4 +1,4 @@
-import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, test } from './bench'
+import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, pick, test } from './bench'
 
 test('a failsafe that fails its test, is mended, and passes', async ({ page }) => {
   const address = await copyOf(page, 'oystercatcher', 'Turnstone')
@@ -64,7 +64,7 @@ test('the logbook opens a rig as it then was, and brings a setting back', async 
   await expect(page.getByText('memory 21')).toBeVisible()
   await page.goto('/logbook')
   await page.getByRole('searchbox', { name: 'Search text' }).fill('will not arm')
-  await page.getByLabel('Rig').selectOption('sandpiper')
+  await pick(page.getByLabel('Rig'), 'Sandpiper')
   await expect(page).toHaveURL(/q=will\+not\+arm/)
   await expect(page).toHaveURL(/rig=sandpiper/)
   // Until the answer is there, what was found before stands in the list.
@@ -99,7 +99,7 @@ test('a duplicate for another receiver keeps what lies in the handset and opens 
   await page.goto('/rigs/avocet/history')
   await page.getByRole('button', { name: /Duplicate this rig/ }).click()
   await page.getByLabel('Name').fill('Avocet Mote')
-  await page.getByRole('combobox', { name: 'Receiver' }).selectOption('tarn-mote')
+  await pick(page.getByRole('combobox', { name: 'Receiver' }), 'Tarn Mote')
   await page.getByRole('button', { name: 'Duplicate', exact: true }).click()
   await expect(page).toHaveURL(/avocet-mote\/check-out$/)
   for (const open of ['Bind proven', 'Directions', 'Travel and centre', 'Failsafe tested', 'Power', 'Range check']) {
@@ -135,7 +135,7 @@ test('parts of a set-up are taken over from another rig, seeing what differs, an
   const address = await copyOf(page, 'avocet', 'Turnstone like')
   await page.goto(`${address}/history`)
   await page.getByRole('button', { name: /^Like another rig/ }).click()
-  await page.getByLabel('Like which rig').selectOption({ label: 'Dunlin' })
+  await pick(page.getByLabel('Like which rig'), 'Dunlin')
   const rates = page.getByRole('group', { name: 'Rates and expo' })
   await expect(rates.getByText('rate 80 %, expo 15 %').first()).toBeVisible()
   await expect(page.getByText('mode: this craft has no such function.').first()).toBeVisible()

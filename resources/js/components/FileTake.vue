@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FileField from '@/components/form/FileField.vue'
 import { nextTick, ref } from 'vue'
 import { sentenceOf } from '@/api/http'
 
@@ -23,8 +24,7 @@ async function open(): Promise<void> {
   area.value?.focus()
 }
 
-async function read(files: FileList | null | undefined): Promise<void> {
-  const file = files?.[0]
+async function read(file: File | undefined): Promise<void> {
   if (file === undefined) return
   if (file.size > LARGEST) {
     problem.value = `Found a file of ${(file.size / 1048576).toFixed(1)} MB; expected ${props.what} of at most ${LARGEST / 1048576} MB.`
@@ -58,17 +58,15 @@ async function send(): Promise<void> {
       :aria-label="label"
       @keydown.esc="isOpen = false"
       @dragover.prevent
-      @drop.prevent="read($event.dataTransfer?.files)"
+      @drop.prevent="read($event.dataTransfer?.files[0])"
     >
-      <label
+      <label class="paste"
         >Paste {{ what }}, or drop a file here <textarea ref="area" v-model="text" class="field value" rows="7" spellcheck="false"></textarea>
       </label>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="row">
         <a-button type="primary" :disabled="text.trim() === ''" :loading="isBusy" @click="send">Take it in</a-button>
-        <label class="file"
-          >or choose a file <input type="file" accept=".yaml,.yml,.json,text/plain" @change="read(($event.target as HTMLInputElement).files)"
-        /></label>
+        <FileField name="A file to take in" accept=".yaml,.yml,.json,text/plain" @take="read">Choose a file</FileField>
         <a-button @click="isOpen = false">Close</a-button>
       </div>
       <slot />
@@ -92,7 +90,7 @@ async function send(): Promise<void> {
   padding: 1rem;
   box-shadow: 0 6px 22px rgb(0 0 0 / 18%);
 }
-label {
+.paste {
   display: flex;
   flex-direction: column;
   gap: 0.3rem;
@@ -104,12 +102,6 @@ label {
   gap: 0.7rem;
   align-items: center;
   margin-top: 0.7rem;
-}
-.file {
-  flex: 1;
-}
-.file input {
-  max-width: 230px;
 }
 .problem {
   color: var(--stop);

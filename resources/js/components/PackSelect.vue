@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { type Choice } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { choicesQuery, type PackChoice } from '@/api/choices'
@@ -23,6 +24,12 @@ const keyOf = (pack: { chemistry: string; cells: number }) => `${pack.chemistry}
 const value = computed(() => (props.pack ? keyOf(props.pack) : ''))
 const isUnusual = computed(() => props.pack !== null && !packs.value.some((one) => keyOf(one) === value.value))
 
+const offered = computed<Choice[]>(() => [
+  { value: '', label: props.none },
+  ...(isUnusual.value && props.pack ? [{ value: value.value, label: `${props.prefix ?? ''}${props.pack.cells} ${props.pack.chemistry}` }] : []),
+  ...packs.value.map((one) => ({ value: keyOf(one), label: `${props.prefix ?? ''}${one.label}` })),
+])
+
 function tell(key: string): Promise<boolean> {
   const [chemistry, cells] = key.split(' ')
   return props.save(key === '' ? null : ({ chemistry, cells: Number(cells) } as Pack))
@@ -30,9 +37,5 @@ function tell(key: string): Promise<boolean> {
 </script>
 
 <template>
-  <SelectField :value="value" :save="tell">
-    <option value="">{{ none }}</option>
-    <option v-if="isUnusual && pack" :value="value">{{ prefix }}{{ pack.cells }} {{ pack.chemistry }}</option>
-    <option v-for="one in packs" :key="keyOf(one)" :value="keyOf(one)">{{ prefix }}{{ one.label }}</option>
-  </SelectField>
+  <SelectField :value="value" :options="offered" :save="tell" />
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { choicesOf } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, useId } from 'vue'
 import { deskQuery } from '@/api/captures'
@@ -80,16 +82,28 @@ const picked = computed<Picked | null>(() => {
       ><input v-model="port" class="field port" inputmode="numeric" maxlength="5" :aria-invalid="!isPort"
     /></LabelledField>
     <LabelledField v-if="from === 'adapter'" label="Line"
-      ><select v-model="line" class="field">
-        <option v-for="one in lines" :key="one.title" :value="one === lines[0] ? '' : one.title">{{ one.title }}</option>
-      </select></LabelledField
-    >
+      ><PickField
+        v-model="line"
+        :options="
+          choicesOf(
+            lines,
+            (one) => (one === lines[0] ? '' : one.title),
+            (one) => one.title,
+          )
+        "
+    /></LabelledField>
     <LabelledField v-if="from === 'log'" label="Capture"
-      ><select v-model="capture" class="field">
-        <option value="">choose one</option>
-        <option v-for="one in captures" :key="one.id" :value="String(one.id)">{{ one.name }}</option>
-      </select></LabelledField
-    >
+      ><PickField
+        v-model="capture"
+        :options="
+          choicesOf(
+            captures,
+            (one) => String(one.id),
+            (one) => one.name,
+            'choose one',
+          )
+        "
+    /></LabelledField>
     <slot v-if="from === 'stand-in'" name="stand-in" />
     <a-button type="primary" html-type="submit" :disabled="picked === null"><slot>Listen</slot></a-button>
   </form>

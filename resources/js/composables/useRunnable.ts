@@ -1,6 +1,10 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { rigsQuery, samplesQuery } from '@/api/rigs'
+import { type Choice, choicesOf } from '@/lib/choice'
+import { rigsQuery, type Runnable, samplesQuery } from '@/api/rigs'
+
+const slugOf = (one: Runnable) => one.slug
+const nameOf = (one: Runnable) => one.name
 
 /** Rigs of the bench, and those samples that are not on it. */
 export function useRunnable() {
@@ -14,5 +18,10 @@ export function useRunnable() {
   const all = computed(() => [...bench.value, ...others.value])
   /** Known once both have answered: a sample is not offered first only because it came first. */
   const isKnown = computed(() => rigs.data.value !== undefined && (samples.data.value !== undefined || samples.isError.value))
-  return { bench, others, all, isKnown, error: rigs.error }
+  const choices = computed<Choice[]>(() => [
+    ...choicesOf(bench.value, slugOf, nameOf),
+    ...(others.value.length > 0 ? [{ value: '-', label: 'Samples, not on your bench', isOff: true }] : []),
+    ...choicesOf(others.value, slugOf, nameOf),
+  ])
+  return { choices, all, isKnown, error: rigs.error }
 }

@@ -1,20 +1,44 @@
 /*
- * Documents hold moments in UTC; every page tells them by the clock of this browser, in its time zone.
+ * Documents hold moments in UTC; every page tells them by the clock of this browser, in its time zone and as its region writes them. The words
+ * are English, as every other word of a page: a month is never a number, so that no two people read another day.
  */
 
 const DAY = { day: 'numeric', month: 'short', year: 'numeric' } as const
-const TIME = { hour: '2-digit', minute: '2-digit' } as const
-const LANGUAGE = 'en-GB'
+const USUAL = 'en-GB'
 const DAY_MS = 86_400_000
 
-/** A moment of a document as a day: "3 Nov 2026". */
-export function day(at: string | null | undefined): string {
-  return at ? new Date(at).toLocaleDateString(LANGUAGE, DAY) : ''
+/** English as the browser's region writes it, with its hours of twelve or of twenty-four. */
+function asHere(): [language: string, clock: { hour12: boolean | undefined }] {
+  const here = new Intl.Locale(navigator.language).maximize()
+  const wanted = `en-${here.region ?? ''}`
+  const language = new Intl.DateTimeFormat(wanted).resolvedOptions().locale === wanted ? wanted : USUAL
+  return [language, { hour12: new Intl.DateTimeFormat(navigator.language, { hour: 'numeric' }).resolvedOptions().hour12 }]
 }
 
-/** As a time of day: "10:31". */
+/** How this browser writes a day in numbers, for a field to type it in: "DD/MM/YYYY". */
+export function dayPattern(): string {
+  const names: Partial<Record<Intl.DateTimeFormatPartTypes, string>> = { day: 'DD', month: 'MM', year: 'YYYY' }
+  return new Intl.DateTimeFormat(navigator.language, { day: '2-digit', month: '2-digit', year: 'numeric' })
+    .formatToParts(new Date())
+    .map((part) => names[part.type] ?? part.value)
+    .join('')
+}
+
+/** A day as it would be typed here: "2026-11-03" as "03/11/2026". */
+export function dayAsTyped(key: string): string {
+  const [year = '', month = '', date = ''] = key.split('-')
+  return key === '' ? '' : dayPattern().replace('YYYY', year).replace('MM', month).replace('DD', date)
+}
+
+/** A moment of a document as a day: "3 Nov 2026", or "Nov 3, 2026". */
+export function day(at: string | null | undefined): string {
+  return at ? new Date(at).toLocaleDateString(asHere()[0], DAY) : ''
+}
+
+/** As a time of day: "10:31", or "10:31 AM". */
 export function clock(at: string | null | undefined): string {
-  return at ? new Date(at).toLocaleTimeString(LANGUAGE, TIME) : ''
+  const [language, hours] = asHere()
+  return at ? new Date(at).toLocaleTimeString(language, { hour: hours.hour12 ? 'numeric' : '2-digit', minute: '2-digit', ...hours }) : ''
 }
 
 /** As both: "3 Nov 2026, 10:31". */
@@ -37,12 +61,14 @@ export function age(at: string | null | undefined): string {
   return days <= 0 ? 'today' : days === 1 ? 'yesterday' : days < 60 ? `${days} days ago` : `${Math.round(days / 30)} months ago`
 }
 
-/** A day as a heading: "Tuesday 3 November 2026". */
+/** A day as a heading: "Tuesday 3 November 2026", or "Tuesday, November 3, 2026". */
 export function heading(key: string): string {
   const date = new Date(`${key}T12:00:00`)
   if (Number.isNaN(date.getTime())) return key
-  // Browsers differ over a comma between them.
-  return `${date.toLocaleDateString(LANGUAGE, { weekday: 'long' })} ${date.toLocaleDateString(LANGUAGE, { day: 'numeric', month: 'long', year: 'numeric' })}`
+  const [language] = asHere()
+  const whole = date.toLocaleDateString(language, { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' })
+  // Browsers differ over a comma after the day of the week, where the day of the month comes next.
+  return whole.replace(/^(\p{L}+), (?=\d)/u, '$1 ')
 }
 
 /** Grouped by day, in the sequence given. */
@@ -71,7 +97,7 @@ export function monthsOfYear(now = Date.now()): { name: string; share: number }[
   return Array.from({ length: 12 }, (_, back) => {
     const month = new Date(first)
     month.setMonth(first.getMonth() - back)
-    return { name: month.toLocaleDateString(LANGUAGE, { month: 'short' }), share: shareOfYear(month.toISOString(), now) ?? -1 }
+    return { name: month.toLocaleDateString(asHere()[0], { month: 'short' }), share: shareOfYear(month.toISOString(), now) ?? -1 }
   })
     .filter((month) => month.share >= 0)
     .reverse()

@@ -2,7 +2,7 @@ import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { reactive } from 'vue'
 import * as http from '@/api/http'
-import { CHOICES, fakeHandle, part, reviewOf, rigOf } from '@/testing/bench'
+import { CHOICES, fakeHandle, lists, part, pick, reviewOf, rigOf } from '@/testing/bench'
 import BenchPage from './bench/BenchPage.vue'
 import LogbookPage from './logbook/LogbookPage.vue'
 import ComparePanel from './rig/ComparePanel.vue'
@@ -79,7 +79,7 @@ describe('the bench', () => {
     await page.find('form.new').trigger('submit')
     expect(page.find('#new-problem').text()).toBe('Give the rig the name of its craft.')
     await page.find('form.new input').setValue('  Teal ')
-    await page.find('form.new select').setValue('boat')
+    await pick(page, 'boat')
     await page.find('form.new').trigger('submit')
     await flushPromises()
     expect(sent.find(([method]) => method === 'POST')).toEqual(['POST', '/rigs', { name: 'Teal', craft_kind: 'boat' }])
@@ -124,11 +124,11 @@ describe('the logbook', () => {
     answers = (_, address) => (address.startsWith('/logbook') ? log : { rigs: [{ slug: 'dunlin', name: 'Dunlin' }] })
     const page = part(LogbookPage, {})
     await flushPromises()
-    const words = page.find('input[type="search"]')
+    const words = page.find('input[type="search"]:not([role="combobox"])')
     ;(words.element as HTMLInputElement).value = 'arm'
     await words.trigger('input')
     expect(went).toEqual([])
-    await page.findAll('select')[1]?.setValue('note')
+    await pick(page, 'note', 1)
     expect(went).toEqual([{ query: { q: 'arm', kind: 'note' } }])
     await rest()
     expect(went).toHaveLength(1)
@@ -169,9 +169,8 @@ describe('an order that is proven', () => {
   it('by sight is asked once all four sticks are told', async () => {
     answers = () => result
     const { page } = check()
-    const fields = page.findAll('select')
     const sticks = page.findAll('.sticks label').map((one) => one.find('b').text())
-    const set = (stick: string, what: string) => fields[sticks.indexOf(stick)]?.setValue(what)
+    const set = (stick: string, what: string) => pick(page, what, sticks.indexOf(stick))
     for (const stick of ['A', 'E', 'T']) await set(stick, stick)
     await rest()
     expect(sent).toEqual([])
@@ -225,7 +224,7 @@ describe('two moments of a rig', () => {
     await page.find('[aria-label="Bring back: Model memory"]').trigger('click')
     expect(patched).toEqual([expect.objectContaining({ set: { 'settings.memory': 4 }, clear: [] })])
     answers = () => ({ differences: [] })
-    await page.find('select').setValue('1')
+    await pick(page, '1')
     await flushPromises()
     expect(sent[1]?.[1]).toBe('/rigs/rig/compare?then=1&now=1')
     expect(page.text()).toContain('Nothing is set differently.')
@@ -248,8 +247,8 @@ describe('a second rig', () => {
     ])
     await page.find('button').trigger('click')
     expect((page.find('input').element as HTMLInputElement).value).toBe('Rig 2')
-    expect(page.findAll('option').map((one) => one.text())).toEqual(['the same', 'Weft R6'])
-    await page.find('select').setValue('weft-r6')
+    expect(lists(page)[0]?.offers).toEqual(['the same', 'Weft R6'])
+    await pick(page, 'weft-r6')
     await page.find('form').trigger('submit')
     await flushPromises()
     expect(sent.find(([method]) => method === 'POST')).toEqual(['POST', '/rigs/rig/duplicate', { name: 'Rig 2', receiver: 'weft-r6' }])
@@ -274,7 +273,7 @@ describe('asking for a path', () => {
     await flushPromises()
     expect(page.text()).toContain('Choose a handset and a craft first.')
     expect(sent.filter(([, address]) => address.endsWith('/plan'))).toEqual([])
-    await page.find('select').setValue('ostrel-9')
+    await pick(page, 'ostrel-9')
     expect(meant).toEqual([['ask-handset', { handset: 'ostrel-9' }]])
   })
 

@@ -1,8 +1,10 @@
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { mount, RouterLinkStub } from '@vue/test-utils'
+import { mount, RouterLinkStub, type VueWrapper } from '@vue/test-utils'
+import { Select } from 'ant-design-vue'
 import { readFileSync } from 'node:fs'
-import { type Component, ref } from 'vue'
+import { type Component, nextTick, ref } from 'vue'
 import type { RigData, RigReview } from '@/api/rigs'
+import PickBase from '@/components/form/PickBase.vue'
 import type { RigHandle } from '@/composables/useRig'
 
 /** What the bench answers of a demo rig: the same files that the core's answers are held against. */
@@ -73,3 +75,20 @@ export const CHOICES: [readonly string[], unknown] = [
     landmarks: { lo: 1000, mid: 1500, hi: 2000 },
   },
 ]
+
+/** The lists to pick from on a screen, in sequence: what is picked of each, and what each offers. */
+export const lists = (page: VueWrapper) =>
+  page.findAllComponents(PickBase).map((list) => ({
+    picked: list.props('value'),
+    offers: list.props('options').map((one) => one.label),
+    list,
+  }))
+
+/** Picks one of a list, as a hand does that opens it: what it does not offer cannot be picked. */
+export async function pick(page: VueWrapper, value: string | number, k = 0): Promise<void> {
+  const list = page.findAllComponents(PickBase)[k]
+  const one = list?.props('options').find((offered) => offered.value === value && offered.isOff !== true)
+  if (list === undefined || one === undefined) throw new Error(`not offered: ${value}`)
+  list.findComponent(Select).vm.$emit('change', value)
+  await nextTick()
+}

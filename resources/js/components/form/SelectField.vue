@@ -1,17 +1,19 @@
-<script setup lang="ts">
+<script setup lang="ts" generic="T extends string | number">
 import { type Save, useDraft } from '@/composables/useDraft'
+import type { Choice } from '@/lib/choice'
+import PickField from './PickField.vue'
 
-export interface SelectFieldProps {
+export interface SelectFieldProps<T extends string | number> {
   /** As the bench has it. */
-  value: string
-  save: Save<string>
+  value: T
+  options: readonly Choice<T>[]
+  save: Save<T>
 }
-const props = defineProps<SelectFieldProps>()
+const props = defineProps<SelectFieldProps<T>>()
 
 const { shown, hold, drop, tell } = useDraft(() => props.value)
 
-async function choose(event: Event): Promise<void> {
-  const chosen = (event.target as HTMLSelectElement).value
+async function choose(chosen: T): Promise<void> {
   hold(chosen)
   // What was not taken does not look as if it were.
   if (!(await tell(() => props.save(chosen))) && shown.value === chosen) drop()
@@ -19,7 +21,5 @@ async function choose(event: Event): Promise<void> {
 </script>
 
 <template>
-  <select class="field" :value="shown" @change="choose">
-    <slot />
-  </select>
+  <PickField :model-value="shown" :options="options" @update:model-value="choose" />
 </template>

@@ -1,4 +1,4 @@
-import { flushPromises, mount } from '@vue/test-utils'
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, ref } from 'vue'
 import LabelledField from './LabelledField.vue'
@@ -6,7 +6,8 @@ import NumberField from './NumberField.vue'
 import SelectField from './SelectField.vue'
 import TextField from './TextField.vue'
 import TickField from './TickField.vue'
-import { part } from '@/testing/bench'
+import { asChoices } from '@/lib/choice'
+import { lists, part, pick } from '@/testing/bench'
 
 /** A bench that answers when it is told to. */
 function slow() {
@@ -156,28 +157,29 @@ describe('a number field', () => {
 })
 
 describe('a choice', () => {
-  const options = () => ['a', 'b', 'c'].map((one) => h('option', { value: one }, one))
+  const options = asChoices(['a', 'b', 'c'])
+  const shown = (field: VueWrapper) => lists(field)[0]?.picked
 
   it('shows what was chosen until it is answered, and what the bench has when it was not taken', async () => {
     const { save, answer } = slow()
-    const field = mount(SelectField, { props: { value: 'a', save }, slots: { default: options } })
-    await box(field).setValue('b')
+    const field = mount(SelectField, { props: { value: 'a', options, save } as never })
+    await pick(field, 'b')
     await field.setProps({ value: 'a' })
-    expect(value(field.element)).toBe('b')
+    expect(shown(field)).toBe('b')
     answer(false)
     await flushPromises()
-    expect(value(field.element)).toBe('a')
+    expect(shown(field)).toBe('a')
   })
 
   it('is not turned back by the answer to an older one', async () => {
     const { save, answer } = slow()
-    const field = mount(SelectField, { props: { value: 'a', save }, slots: { default: options } })
-    await box(field).setValue('b')
-    await box(field).setValue('c')
+    const field = mount(SelectField, { props: { value: 'a', options, save } as never })
+    await pick(field, 'b')
+    await pick(field, 'c')
     await field.setProps({ value: 'b' })
     answer(true)
     await flushPromises()
-    expect(value(field.element)).toBe('c')
+    expect(shown(field)).toBe('c')
   })
 })
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useSessionStorage } from '@vueuse/core'
 import { nextTick, ref, watch } from 'vue'
@@ -103,11 +104,7 @@ useKeys((key, event) => {
           :aria-invalid="problem !== ''"
           aria-describedby="new-problem"
       /></LabelledField>
-      <LabelledField label="It is a"
-        ><select v-model="kind" class="field">
-          <option v-for="option in CRAFT_KINDS" :key="option.value" :value="option.value">{{ option.label }}</option>
-        </select></LabelledField
-      >
+      <LabelledField label="It is a"><PickField v-model="kind" :options="CRAFT_KINDS" /></LabelledField>
       <a-button type="primary" html-type="submit">Start its rig</a-button>
       <a-button @click="isAdding = false">Cancel</a-button>
       <p id="new-problem" class="problem" role="alert">{{ problem }}</p>

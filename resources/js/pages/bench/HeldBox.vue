@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { choicesOf } from '@/lib/choice'
 import StarterButton from '@/components/StarterButton.vue'
 import { computed } from 'vue'
 import type { Starter } from '@/api/rigs'
@@ -38,11 +40,18 @@ function take(card: string): void {
       </li>
     </ul>
     <LabelledField v-if="!isChosen && cards.length > 0" label="or from the shelf"
-      ><select class="field" :value="''" @change="take(($event.target as HTMLSelectElement).value)">
-        <option value="">choose</option>
-        <option v-for="card in cards" :key="card.id" :value="card.id">{{ card.name }}</option>
-      </select></LabelledField
-    >
+      ><PickField
+        :model-value="''"
+        :options="
+          choicesOf(
+            cards,
+            (card) => card.id,
+            (card) => card.name,
+            'choose',
+          )
+        "
+        @update:model-value="take"
+    /></LabelledField>
     <template v-if="isChosen">
       <LabelledField v-if="starter" label="What is printed on it, or what you call it"
         ><input v-model="held.name" class="field" maxlength="200" autocomplete="off"

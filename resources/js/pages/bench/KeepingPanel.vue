@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FileField from '@/components/form/FileField.vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { sizeOf } from '@/lib/numberText'
@@ -48,15 +49,12 @@ function form(): FormData {
   return body
 }
 
-async function look(event: Event): Promise<void> {
-  const field = event.target as HTMLInputElement
-  file.value = field.files?.[0] ?? null
-  field.value = ''
+async function look(chosen: File): Promise<void> {
+  file.value = chosen
   preview.value = null
   problem.value = ''
-  if (!file.value) return
-  if (file.value.size > LARGEST) {
-    problem.value = `${file.value.name} has ${sizeOf(file.value.size)}; the page takes at most ${sizeOf(LARGEST)}. On the command line: php artisan linguator:import FILE.`
+  if (chosen.size > LARGEST) {
+    problem.value = `${chosen.name} has ${sizeOf(chosen.size)}; the page takes at most ${sizeOf(LARGEST)}. On the command line: php artisan linguator:import FILE.`
     return
   }
   isLooking.value = true
@@ -99,11 +97,10 @@ const words = (names: string[]) => names.join(', ')
     <h2 id="keeping-title">Keeping it</h2>
     <p>Everything as one archive of open documents, pictures and captures with it.</p>
     <p class="acts">
-      <a class="act" href="/api/v1/archive.zip" download>Take it along</a>
-      <label class="act" :class="{ waits: isLooking }"
-        >{{ isLooking ? 'Looking through it …' : 'Bring one in'
-        }}<input type="file" class="sr-only" accept=".zip,application/zip" aria-label="An archive to bring in" :disabled="isLooking" @change="look"
-      /></label>
+      <a-button href="/api/v1/archive.zip" download>Take it along</a-button>
+      <FileField name="An archive to bring in" accept=".zip,application/zip" :is-waiting="isLooking" @take="look">{{
+        isLooking ? 'Looking through it …' : 'Bring one in'
+      }}</FileField>
     </p>
     <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
     <div v-if="preview" class="band calm preview" role="status">
@@ -151,32 +148,6 @@ const words = (names: string[]) => names.join(', ')
   display: flex;
   flex-wrap: wrap;
   gap: 0.6rem;
-}
-.act {
-  position: relative;
-  display: inline-flex;
-  align-items: center;
-  min-height: 38px;
-  padding: 0 1.1rem;
-  border: 1px solid var(--petrol);
-  border-radius: var(--radius);
-  background: var(--card);
-  color: var(--petrol);
-  font-weight: 600;
-  text-decoration: none;
-  cursor: pointer;
-}
-.act:hover {
-  background: var(--wash);
-}
-.act:focus-visible,
-.act:focus-within {
-  outline: 2px solid var(--focus);
-  outline-offset: 2px;
-}
-.act.waits {
-  cursor: progress;
-  opacity: 0.75;
 }
 .preview {
   margin: 0.2rem 0 0.9rem;

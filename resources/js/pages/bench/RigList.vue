@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
@@ -20,9 +21,9 @@ const notice = useNotice()
 const words = ref('')
 const sort = useLocalStorage<'need' | 'name' | 'changed'>('linguator.bench-sort', 'need')
 const SORTS = [
-  { key: 'need', title: 'what needs you' },
-  { key: 'name', title: 'name' },
-  { key: 'changed', title: 'last changed' },
+  { value: 'need', label: 'what needs you' },
+  { value: 'name', label: 'name' },
+  { value: 'changed', label: 'last changed' },
 ] as const
 
 const matches = (rig: RigSummary, word: string) =>
@@ -64,12 +65,7 @@ async function archive(rig: RigSummary, isArchived: boolean): Promise<void> {
       placeholder="only rigs with these words"
       maxlength="100"
     />
-    <label
-      >sorted by
-      <select v-model="sort" class="field">
-        <option v-for="one in SORTS" :key="one.key" :value="one.key">{{ one.title }}</option>
-      </select></label
-    >
+    <label>sorted by <PickField v-model="sort" :options="SORTS" /></label>
     <span class="muted small" role="status">{{ words.trim() === '' ? `${rigs.length} rigs` : `${found.length} of ${rigs.length} rigs` }}</span>
   </div>
   <ul class="rigs plain-list" aria-label="Rigs">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useSessionStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
@@ -113,11 +114,7 @@ async function start(): Promise<void> {
             :aria-invalid="problem.path === 'name'"
             aria-describedby="start-problem"
         /></LabelledField>
-        <LabelledField label="It is a"
-          ><select v-model="kind" class="field">
-            <option v-for="option in CRAFT_KINDS" :key="option.value" :value="option.value">{{ option.label }}</option>
-          </select></LabelledField
-        >
+        <LabelledField label="It is a"><PickField v-model="kind" :options="CRAFT_KINDS" /></LabelledField>
       </div>
       <ol class="plain-list chain">
         <li v-for="place in PLACES" :key="place.key" :class="{ wanted: problem.path === place.key }">

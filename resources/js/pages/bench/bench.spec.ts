@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import * as http from '@/api/http'
 import type { RigSummary } from '@/api/rigs'
 import { useNotice } from '@/composables/useNotice'
-import { part } from '@/testing/bench'
+import { part, pick } from '@/testing/bench'
 import DemoLine from './DemoLine.vue'
 import RigList from './RigList.vue'
 
@@ -64,9 +64,9 @@ describe('the list of rigs', () => {
   it('keeps the bench’s own sequence, or sorts by name as people count, or by the last change', async () => {
     const list = part(RigList, { rigs: many })
     expect(names(list)).toEqual(many.map((rig) => rig.name))
-    await list.get('select').setValue('name')
+    await pick(list, 'name')
     expect(names(list).slice(0, 3)).toEqual(['Avocet 9', 'Avocet 10', 'Knot'])
-    await list.get('select').setValue('changed')
+    await pick(list, 'changed')
     expect(names(list)[0]).toBe('Stint')
   })
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { choicesOf } from '@/lib/choice'
 import { useEventListener } from '@vueuse/core'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
@@ -140,11 +142,17 @@ useEventListener('keydown', (event) => {
             Begin
             <template #stand-in>
               <LabelledField v-if="!setUp.data.value.stand_in_refusal" label="With a fault in it"
-                ><select v-model="fault" class="field">
-                  <option value="">none</option>
-                  <option v-for="one in setUp.data.value.faults" :key="one.cause" :value="one.cause">{{ one.says }}</option>
-                </select></LabelledField
-              >
+                ><PickField
+                  v-model="fault"
+                  :options="
+                    choicesOf(
+                      setUp.data.value.faults,
+                      (one) => one.cause,
+                      (one) => one.says,
+                      'none',
+                    )
+                  "
+              /></LabelledField>
             </template>
           </SourcePicker>
           <p v-if="beginning || problem" class="band stop" role="alert">{{ beginning || problem }}</p>

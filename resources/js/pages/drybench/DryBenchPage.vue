@@ -1,17 +1,17 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { sentenceOf } from '@/api/http'
-import RunnableOptions from '@/components/RunnableOptions.vue'
 import { useRunnable } from '@/composables/useRunnable'
 import DryBenchOf from './DryBenchOf.vue'
 
 /** A rig, simulated from the hands to the craft: which one is in the address. Samples can be run where there is none yet. */
 const route = useRoute()
 const router = useRouter()
-const { bench, others, all, isKnown, error } = useRunnable()
+const { choices, all, isKnown, error } = useRunnable()
 const slug = computed(() => (typeof route.query.rig === 'string' ? route.query.rig : isKnown.value ? (all.value[0]?.slug ?? null) : null))
-const choose = (event: Event) => router.replace({ query: { rig: (event.target as HTMLSelectElement).value } })
+const choose = (rig: string) => router.replace({ query: { rig } })
 </script>
 
 <template>
@@ -26,9 +26,7 @@ const choose = (event: Event) => router.replace({ query: { rig: (event.target as
       </div>
       <label class="which small">
         Rig
-        <select class="field" :value="slug ?? ''" @change="choose">
-          <RunnableOptions :bench="bench" :others="others" />
-        </select>
+        <PickField :model-value="slug ?? ''" :options="choices" @update:model-value="choose" />
       </label>
     </div>
     <p v-if="error" class="band stop" role="alert">{{ sentenceOf(error) }}</p>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { choicesOf } from '@/lib/choice'
 import { computed, ref } from 'vue'
 import type { DryBenchSetUp } from '@/api/rigs'
 
@@ -31,10 +33,18 @@ function put(): void {
     <div v-if="faults.length < MOST" class="add">
       <label class="small" for="fault-to-add">Put one in</label>
       <div class="row">
-        <select id="fault-to-add" v-model="chosen" class="field">
-          <option value="">choose a fault</option>
-          <option v-for="one in open" :key="one.cause" :value="one.cause">{{ one.says }}</option>
-        </select>
+        <PickField
+          id="fault-to-add"
+          v-model="chosen"
+          :options="
+            choicesOf(
+              open,
+              (one) => one.cause,
+              (one) => one.says,
+              'choose a fault',
+            )
+          "
+        />
         <a-button :disabled="chosen === ''" @click="put">Put in</a-button>
       </div>
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import SourcePicker from '@/components/SourcePicker.vue'
@@ -32,7 +33,10 @@ const { row, isOn, problem, silence, listen, stop } = useLive((one) => {
   }
 })
 const count = computed(() => (row.value === null ? 0 : percents(row.value).length))
-const choose = (letter: Letter, event: Event) => (axes.value = { ...axes.value, [letter]: Number((event.target as HTMLSelectElement).value) })
+const places = computed(() =>
+  Array.from({ length: count.value }, (_, k) => ({ value: k, label: `${kind.value === 'controller' ? 'axis' : 'channel'} ${k + 1}` })),
+)
+const choose = (letter: Letter, place: number) => (axes.value = { ...axes.value, [letter]: place })
 
 function follow(picked: Picked): void {
   kind.value = picked.kind
@@ -58,9 +62,7 @@ function follow(picked: Picked): void {
     <div v-if="isOn && count > 0" class="axes">
       <label v-for="letter in LETTERS" :key="letter" class="small">
         {{ names[letter] ?? letter }}
-        <select class="field" :value="axes[letter]" @change="choose(letter, $event)">
-          <option v-for="k in count" :key="k" :value="k - 1">{{ kind === 'controller' ? 'axis' : 'channel' }} {{ k }}</option>
-        </select>
+        <PickField :model-value="axes[letter]" :options="places" @update:model-value="(place) => choose(letter, place)" />
       </label>
     </div>
   </div>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { choicesOf } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { postJson, sentenceOf } from '@/api/http'
@@ -31,11 +33,17 @@ async function read(): Promise<void> {
   <form v-if="(desk.data.value?.captures ?? []).length > 0" class="capture small" @submit.prevent="read">
     <label
       >A capture at the receiver’s output
-      <select v-model="chosen" class="field">
-        <option value="">choose one from the desk</option>
-        <option v-for="one in desk.data.value?.captures ?? []" :key="one.id" :value="String(one.id)">{{ one.name }}</option>
-      </select></label
-    >
+      <PickField
+        v-model="chosen"
+        :options="
+          choicesOf(
+            desk.data.value?.captures ?? [],
+            (one) => String(one.id),
+            (one) => one.name,
+            'choose one from the desk',
+          )
+        "
+    /></label>
     <a-button html-type="submit" size="small" :disabled="chosen === '' || isReading">Take as evidence</a-button>
     <span v-if="said" class="muted" role="status">{{ said }}</span>
   </form>

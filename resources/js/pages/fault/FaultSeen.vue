@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { choicesOf } from '@/lib/choice'
 import type { FaultTestView, RigSymptoms } from '@/api/rigs'
 import type { Seen } from '@/composables/useDiagnosis'
 
@@ -11,6 +13,14 @@ export interface FaultSeenProps {
 const props = defineProps<FaultSeenProps>()
 defineEmits<{ tell: [test: string, outcome: string]; take: [test: string] }>()
 
+const outcomesOf = (id: string) => [
+  ...choicesOf(
+    props.test(id)?.outcomes ?? [],
+    (one) => one.key,
+    (one) => one.title,
+  ),
+  { value: 'cannot_do', label: 'cannot be done here' },
+]
 const words = (id: string, outcome: string) => props.test(id)?.outcomes.find((one) => one.key === outcome)?.title ?? 'cannot be done here'
 </script>
 
@@ -23,11 +33,8 @@ const words = (id: string, outcome: string) => props.test(id)?.outcomes.find((on
           ><span
             >{{ test(one.test)?.asks }}<small v-if="one.from" class="muted">{{ one.from }}</small></span
           >
-          <select class="field" :value="one.outcome" @change="$emit('tell', one.test, ($event.target as HTMLSelectElement).value)">
-            <option v-for="outcome in test(one.test)?.outcomes ?? []" :key="outcome.key" :value="outcome.key">{{ outcome.title }}</option>
-            <option value="cannot_do">cannot be done here</option>
-          </select></label
-        >
+          <PickField :model-value="one.outcome" :options="outcomesOf(one.test)" @update:model-value="(outcome) => $emit('tell', one.test, outcome)"
+        /></label>
         <button type="button" class="link-button small" :aria-label="`Take back: ${test(one.test)?.asks}`" @click="$emit('take', one.test)">
           take back
         </button>

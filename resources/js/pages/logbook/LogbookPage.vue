@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import DayField from '@/components/form/DayField.vue'
+import PickField from '@/components/form/PickField.vue'
+import { asChoices, choicesOf } from '@/lib/choice'
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
@@ -64,19 +67,26 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
     </div>
     <form class="filters" role="search" aria-label="Filter the logbook" @submit.prevent>
       <LabelledField label="Rig"
-        ><select class="field" :value="text('rig')" @change="set('rig', valueOf($event))">
-          <option value="">every rig</option>
-          <option v-for="rig in rigs.data.value?.rigs ?? []" :key="rig.slug" :value="rig.slug">{{ rig.name }}</option>
-        </select></LabelledField
-      >
+        ><PickField
+          :model-value="text('rig')"
+          :options="
+            choicesOf(
+              rigs.data.value?.rigs ?? [],
+              (rig) => rig.slug,
+              (rig) => rig.name,
+              'every rig',
+            )
+          "
+          @update:model-value="(slug) => set('rig', slug)"
+      /></LabelledField>
       <LabelledField label="Kind"
-        ><select class="field" :value="text('kind')" @change="set('kind', valueOf($event))">
-          <option value="">everything</option>
-          <option v-for="kind in log.data.value?.kinds ?? []" :key="kind" :value="kind">{{ kind }}</option>
-        </select></LabelledField
-      >
-      <LabelledField label="From"><input class="field" type="date" :value="text('from')" @change="set('from', valueOf($event))" /></LabelledField>
-      <LabelledField label="To"><input class="field" type="date" :value="text('to')" @change="set('to', valueOf($event))" /></LabelledField>
+        ><PickField
+          :model-value="text('kind')"
+          :options="[{ value: '', label: 'everything' }, ...asChoices(log.data.value?.kinds ?? [])]"
+          @update:model-value="(kind) => set('kind', kind)"
+      /></LabelledField>
+      <LabelledField label="From"><DayField :model-value="text('from')" @update:model-value="(day) => set('from', day)" /></LabelledField>
+      <LabelledField label="To"><DayField :model-value="text('to')" @update:model-value="(day) => set('to', day)" /></LabelledField>
       <LabelledField class="words" label="Search text"
         ><input class="field" type="search" :value="text('q')" maxlength="100" @input="set('q', valueOf($event))"
       /></LabelledField>
@@ -125,7 +135,7 @@ section h2 {
 }
 li {
   display: grid;
-  grid-template-columns: 3.4rem 9rem 7rem 1fr;
+  grid-template-columns: 4.6rem 9rem 7rem minmax(0, 1fr);
   gap: 0.5rem;
   padding: 0.35rem 0;
   align-items: baseline;
@@ -149,7 +159,7 @@ li {
 }
 @media (max-width: 700px) {
   li {
-    grid-template-columns: 3.4rem 1fr;
+    grid-template-columns: 4.6rem minmax(0, 1fr);
   }
   li > span:last-child {
     grid-column: 1 / -1;

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { choicesOf } from '@/lib/choice'
 import { computed, ref } from 'vue'
 import { sentenceOf } from '@/api/http'
 import { LEVEL_TITLES, type Level, usePractice } from '@/composables/usePractice'
@@ -58,20 +60,34 @@ const minutesOf = (id: string) => shown.value?.settings.find((one) => one.id ===
           <h2 id="name-it">Name the fault</h2>
           <p v-if="shown.faults > 1" class="muted small">{{ shown.found }} of {{ shown.faults }} found.</p>
           <form class="row" @submit.prevent="name">
-            <select v-model="named" class="field" aria-label="The fault">
-              <option value="">choose what it is</option>
-              <option v-for="cause in shown.causes" :key="cause.id" :value="cause.id">{{ cause.says }}</option>
-            </select>
+            <PickField
+              v-model="named"
+              aria-label="The fault"
+              :options="
+                choicesOf(
+                  shown.causes,
+                  (cause) => cause.id,
+                  (cause) => cause.says,
+                  'choose what it is',
+                )
+              "
+            />
             <a-button type="primary" html-type="submit" :disabled="named === '' || isBusy">That is it</a-button>
           </form>
           <p class="muted small">A wrong one costs {{ figure(shown.wrong_minutes) }} min.</p>
           <form class="row" @submit.prevent="change">
-            <select v-model="changed" class="field" aria-label="A setting to put back">
-              <option value="">or put a setting back, as the record says</option>
-              <option v-for="setting in shown.settings" :key="setting.id" :value="setting.id">
-                {{ setting.says }}, {{ figure(setting.minutes) }} min
-              </option>
-            </select>
+            <PickField
+              v-model="changed"
+              aria-label="A setting to put back"
+              :options="
+                choicesOf(
+                  shown.settings,
+                  (setting) => setting.id,
+                  (setting) => `${setting.says}, ${figure(setting.minutes)} min`,
+                  'or put a setting back, as the record says',
+                )
+              "
+            />
             <a-button html-type="submit" :disabled="changed === '' || isBusy">{{
               changed === '' ? 'Put it back' : `Put it back, ${figure(minutesOf(changed))} min`
             }}</a-button>

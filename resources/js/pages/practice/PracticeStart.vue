@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { getJson, sentenceOf } from '@/api/http'
 import type { PracticeResult } from '@/api/rigs'
-import RunnableOptions from '@/components/RunnableOptions.vue'
 import { LEVELS, type Level } from '@/composables/usePractice'
 import { useRunnable } from '@/composables/useRunnable'
 import PracticeProgress from './PracticeProgress.vue'
@@ -12,7 +12,7 @@ import PracticeProgress from './PracticeProgress.vue'
 /** Which rig, how hard, which seed; and how it went so far. */
 const props = defineProps<{ first: string | null }>()
 const router = useRouter()
-const { bench, others, all, isKnown, error } = useRunnable()
+const { choices, all, isKnown, error } = useRunnable()
 const results = useQuery({
   queryKey: ['practice-results'] as const,
   queryFn: ({ signal }) => getJson<{ games: PracticeResult[] }>('/practice', signal),
@@ -58,10 +58,7 @@ function begin(): void {
   <div class="columns">
     <form class="start" @submit.prevent="begin">
       <label for="practice-rig">Rig</label>
-      <select id="practice-rig" v-model="rig" class="field">
-        <option :value="ANY">any of them</option>
-        <RunnableOptions :bench="bench" :others="others" />
-      </select>
+      <PickField id="practice-rig" v-model="rig" :options="[{ value: ANY, label: 'any of them' }, ...choices]" />
       <fieldset>
         <legend>How hard</legend>
         <label v-for="one in LEVELS" :key="one.key" class="level">

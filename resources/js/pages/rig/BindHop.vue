@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { asChoices } from '@/lib/choice'
 import { useSessionStorage } from '@vueuse/core'
 import { computed, reactive, watch } from 'vue'
 import type { BindAttempt, BindCombination, BindHopView } from '@/api/rigs'
@@ -86,20 +88,14 @@ const modeWords = (mode: string) => (/^\d/.test(mode) ? `channels ${mode.replace
         <p class="band" :class="{ calm: !lastFailed }">{{ hop.because }}</p>
         <form class="log" @submit.prevent>
           <LabelledField v-if="hop.variants.length > 1" label="Protocol"
-            ><select v-model="tried.variant" class="field">
-              <option v-for="name in hop.variants" :key="name">{{ name }}</option>
-            </select></LabelledField
-          >
+            ><PickField v-model="tried.variant" :options="asChoices(hop.variants)"
+          /></LabelledField>
           <LabelledField v-if="hop.channel_modes.length > 1" label="Channels"
-            ><select v-model="tried.channel_mode" class="field">
-              <option v-for="name in hop.channel_modes" :key="name">{{ name }}</option>
-            </select></LabelledField
-          >
+            ><PickField v-model="tried.channel_mode" :options="asChoices(hop.channel_modes)"
+          /></LabelledField>
           <LabelledField v-if="hop.regions.length > 1" label="Region"
-            ><select v-model="tried.region" class="field">
-              <option v-for="name in hop.regions" :key="name">{{ name }}</option>
-            </select></LabelledField
-          >
+            ><PickField v-model="tried.region" :options="asChoices(hop.regions)"
+          /></LabelledField>
           <LabelledField label="Distance, m"
             ><input v-model="tried.distance" class="field value distance" inputmode="decimal" maxlength="6" :aria-invalid="distance === null"
           /></LabelledField>

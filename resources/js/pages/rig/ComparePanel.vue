@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { choicesOf } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { getJson, sentenceOf } from '@/api/http'
@@ -45,15 +47,18 @@ function restore(difference: Difference): void {
       <p><span class="muted">Then:</span> {{ moment(then) }}</p>
       <label
         ><span class="muted">Against</span>
-        <select
-          class="field"
-          :value="now ?? ''"
-          @change="now = ($event.target as HTMLSelectElement).value === '' ? null : Number(($event.target as HTMLSelectElement).value)"
-        >
-          <option value="">now</option>
-          <option v-for="item in rig.history" :key="item.position" :value="item.position">{{ moment(item.position) }}</option>
-        </select></label
-      >
+        <PickField
+          :model-value="now === null ? '' : String(now)"
+          :options="
+            choicesOf(
+              rig.history,
+              (item) => String(item.position),
+              (item) => moment(item.position),
+              'now',
+            )
+          "
+          @update:model-value="(position) => (now = position === '' ? null : Number(position))"
+      /></label>
     </div>
     <p v-if="differences.error.value" class="band stop" role="alert">{{ sentenceOf(differences.error.value) }}</p>
     <p v-else-if="differences.data.value?.differences.length === 0" class="band calm">Nothing is set differently.</p>

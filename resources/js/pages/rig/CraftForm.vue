@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { asChoices } from '@/lib/choice'
 import type { RigData, Told } from '@/api/rigs'
 import LabelledField from '@/components/form/LabelledField.vue'
 import SelectField from '@/components/form/SelectField.vue'
@@ -13,6 +14,11 @@ export interface CraftFormProps {
 const props = defineProps<CraftFormProps>()
 
 const KINDS = ['multirotor', 'plane', 'glider', 'boat', 'car', 'other'] as const
+const MOTOR_OFF = [
+  { value: '', label: 'as usual for its kind' },
+  { value: 'low', label: 'low' },
+  { value: 'centre', label: 'in the middle' },
+] as const
 const rename = (name: string) => props.handle.intend('rename-rig', { name })
 const tellKind = (kind: string) => props.handle.intend('tell-craft', { kind: kind as NonNullable<Told<'tell-craft'>['kind']> })
 const tellNote = (note: string) => props.handle.intend('tell-craft', { note })
@@ -23,21 +29,13 @@ const lacksName = (text: string) => (text.trim() === '' ? `A craft has a name; i
 <template>
   <div class="craft" role="group" aria-label="The craft">
     <LabelledField label="Name"><TextField :value="rig.document.name" :save="rename" :wrong="lacksName" maxlength="80" /></LabelledField>
-    <LabelledField label="Kind"
-      ><SelectField :value="rig.document.craft.kind" :save="tellKind"
-        ><option v-for="kind in KINDS" :key="kind" :value="kind">{{ kind }}</option></SelectField
-      ></LabelledField
-    >
+    <LabelledField label="Kind"><SelectField :value="rig.document.craft.kind" :options="asChoices(KINDS)" :save="tellKind" /></LabelledField>
     <LabelledField label="What it is" is-growing
       ><TextField :value="rig.document.craft.note ?? ''" :save="tellNote" maxlength="200" placeholder="2.6 m electric glider"
     /></LabelledField>
     <LabelledField label="Its motor is off with the throttle"
-      ><SelectField :value="rig.document.craft.motor_off ?? ''" :save="tellMotor">
-        <option value="">as usual for its kind</option>
-        <option value="low">low</option>
-        <option value="centre">in the middle</option>
-      </SelectField></LabelledField
-    >
+      ><SelectField :value="rig.document.craft.motor_off ?? ''" :options="MOTOR_OFF" :save="tellMotor"
+    /></LabelledField>
   </div>
 </template>
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { choicesOf } from '@/lib/choice'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -48,11 +50,17 @@ async function duplicate(): Promise<void> {
   <form v-else class="duplicate" @submit.prevent="duplicate">
     <LabelledField label="Name"><input v-model="name" class="field" maxlength="200" required /></LabelledField>
     <LabelledField label="Receiver"
-      ><select v-model="receiver" class="field">
-        <option value="">the same</option>
-        <option v-for="card in receivers" :key="card.id" :value="card.id">{{ card.name }}</option>
-      </select></LabelledField
-    >
+      ><PickField
+        v-model="receiver"
+        :options="
+          choicesOf(
+            receivers,
+            (card) => card.id,
+            (card) => card.name,
+            'the same',
+          )
+        "
+    /></LabelledField>
     <a-button type="primary" html-type="submit">Duplicate</a-button>
     <a-button @click="isOpen = false">Cancel</a-button>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { choicesOf } from '@/lib/choice'
 import WordLine from '@/components/WordLine.vue'
 import { computed } from 'vue'
 import type { HandsetItem, RigData } from '@/api/rigs'
@@ -16,6 +17,7 @@ export interface HandsetPanelProps {
   handle: RigHandle
 }
 const props = defineProps<HandsetPanelProps>()
+const MODES = choicesOf([1, 2, 3, 4], String, (one) => `mode ${one}`, 'as on the card')
 const items = computed(() => props.rig.review.handset)
 const left = computed(() => items.value.filter((item) => !item.done).length)
 const settings = computed(() => props.rig.document.settings)
@@ -41,12 +43,7 @@ const tellMode = (mode: string) => props.handle.intend('tell-stick-mode', { mode
         <LabelledField label="Receiver number"
           ><NumberField :value="settings.receiver_number ?? null" :save="tellNumber" may-be-empty is-whole :lowest="0" maxlength="6"
         /></LabelledField>
-        <LabelledField label="Stick mode"
-          ><SelectField :value="String(settings.stick_mode ?? '')" :save="tellMode">
-            <option value="">as on the card</option>
-            <option v-for="one in [1, 2, 3, 4]" :key="one" :value="String(one)">mode {{ one }}</option>
-          </SelectField></LabelledField
-        >
+        <LabelledField label="Stick mode"><SelectField :value="String(settings.stick_mode ?? '')" :options="MODES" :save="tellMode" /></LabelledField>
       </div>
       <ul class="plain-list">
         <li v-for="item in items" :key="item.key">

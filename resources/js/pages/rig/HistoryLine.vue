@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FileField from '@/components/form/FileField.vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { postJson, sentenceOf } from '@/api/http'
@@ -21,11 +22,7 @@ const client = useQueryClient()
 const notice = useNotice()
 const files = computed(() => props.rig.attachments.filter((file) => file.position === props.item.position))
 
-async function attach(event: Event): Promise<void> {
-  const field = event.target as HTMLInputElement
-  const file = field.files?.[0]
-  field.value = ''
-  if (!file) return
+async function attach(file: File): Promise<void> {
   const form = new FormData()
   form.append('file', file)
   try {
@@ -59,14 +56,14 @@ async function attach(event: Event): Promise<void> {
       <button type="button" class="link-button small" :aria-label="`What changed since: ${item.entry.text}`" @click="$emit('then', item.position)">
         since then
       </button>
-      <label class="attach small"
-        >attach<input
-          type="file"
-          class="sr-only"
-          accept="image/png,image/jpeg,image/webp,text/plain,.txt"
-          :aria-label="`Attach a file to: ${item.entry.text}`"
-          @change="attach"
-      /></label>
+      <FileField
+        class="small"
+        is-quiet
+        :name="`Attach a file to: ${item.entry.text}`"
+        accept="image/png,image/jpeg,image/webp,text/plain,.txt"
+        @take="attach"
+        >attach</FileField
+      >
     </span>
   </li>
 </template>
@@ -84,17 +81,6 @@ li {
   display: flex;
   gap: 0.9rem;
   align-items: baseline;
-}
-.attach {
-  position: relative;
-  color: var(--petrol);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
-}
-.attach:focus-within {
-  outline: 2px solid var(--focus);
-  outline-offset: 2px;
 }
 @media (max-width: 700px) {
   li {

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { choicesOf } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { getJson, sentenceOf } from '@/api/http'
@@ -35,11 +37,18 @@ const chosen = (part: LikePartView) => part.lines.filter((line) => !left.has(idO
     <h3>Like another rig, but …</h3>
     <p class="muted small">What is set can be taken over. What was read, bound, stored in a receiver or proven is of that craft alone, and is not.</p>
     <LabelledField label="Like"
-      ><select v-model="other" class="field" aria-label="Like which rig">
-        <option value="">choose a rig</option>
-        <option v-for="one in others" :key="one.slug" :value="one.slug">{{ one.name }}</option>
-      </select></LabelledField
-    >
+      ><PickField
+        v-model="other"
+        aria-label="Like which rig"
+        :options="
+          choicesOf(
+            others,
+            (one) => one.slug,
+            (one) => one.name,
+            'choose a rig',
+          )
+        "
+    /></LabelledField>
     <p v-if="like.error.value" class="band stop" role="alert">{{ sentenceOf(like.error.value) }}</p>
     <p v-else-if="like.data.value && parts.length === 0" class="band calm">Nothing that can be taken over differs.</p>
     <div v-for="part in parts" :key="part.part" role="group" :aria-label="part.title" class="part">

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import FileField from '@/components/form/FileField.vue'
+import PickField from '@/components/form/PickField.vue'
+import { choicesOf } from '@/lib/choice'
 import FaultLink from '@/components/FaultLink.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced, useThrottleFn } from '@vueuse/core'
@@ -24,6 +27,15 @@ export interface MovementCheckProps {
 }
 const props = defineProps<MovementCheckProps>()
 
+const MOVED = [
+  ...choicesOf(
+    STICKS,
+    (what) => what.letter,
+    (what) => what.name,
+    'what moved?',
+  ),
+  { value: 'none', label: 'nothing' },
+]
 const WAIT_MS = 250
 const mode = ref<'sight' | 'live' | 'log'>('sight')
 const moved = ref<Record<StickLetter, string>>({ A: '', E: '', T: '', R: '' })
@@ -100,9 +112,8 @@ onMounted(async () => {
   }
 })
 
-async function read(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0]
-  if (file) log.value = await file.text()
+async function read(file: File): Promise<void> {
+  log.value = await file.text()
 }
 </script>
 
@@ -125,12 +136,8 @@ async function read(event: Event): Promise<void> {
         ><span
           ><b class="value">{{ stick.letter }}</b> {{ stick.name }} stick <span class="muted small">{{ stick.move }}</span></span
         >
-        <select v-model="moved[stick.letter]" class="field">
-          <option value="">what moved?</option>
-          <option v-for="what in STICKS" :key="what.letter" :value="what.letter">{{ what.name }}</option>
-          <option value="none">nothing</option>
-        </select></label
-      >
+        <PickField v-model="moved[stick.letter]" :options="MOVED"
+      /></label>
     </div>
     <div v-else-if="mode === 'live'" class="log">
       <LabelledField class="sequence" label="Sticks moved, in this sequence"
@@ -154,7 +161,7 @@ async function read(event: Event): Promise<void> {
       </LabelledField>
       <div class="row">
         <LabelledField label="Sticks moved, in this sequence"><input v-model="sequence" class="field value" maxlength="7" size="7" /></LabelledField>
-        <LabelledField label="or a file"><input type="file" accept=".csv,.json,.txt" @change="read" /></LabelledField>
+        <FileField name="A file of channel values" accept=".csv,.json,.txt" @take="read">or choose a file</FileField>
       </div>
     </div>
     <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>

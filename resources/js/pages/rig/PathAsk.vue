@@ -1,13 +1,15 @@
 <script setup lang="ts">
+import { choicesOf, type Choice } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { postJson, sentenceOf } from '@/api/http'
 import type { GearCardSchemaJsonDefsPack as Pack, RigData, RigPlan, Told } from '@/api/rigs'
-import { shelfQuery } from '@/api/shelf'
+import { type CardListed, shelfQuery } from '@/api/shelf'
 import LabelledField from '@/components/form/LabelledField.vue'
 import NumberField from '@/components/form/NumberField.vue'
 import SelectField from '@/components/form/SelectField.vue'
 import TickField from '@/components/form/TickField.vue'
+import PickMany from '@/components/form/PickMany.vue'
 import PackSelect from '@/components/PackSelect.vue'
 import { useDraft } from '@/composables/useDraft'
 import type { RigHandle } from '@/composables/useRig'
@@ -32,6 +34,11 @@ const between = computed(() =>
     .filter((card) => ['module', 'receiver', 'controller'].includes(card.kind) && card.id !== path.value.craft)
     .map((card) => ({ value: card.id, label: `${card.name} (${card.kind})` })),
 )
+/** Once one is chosen there is no way back to none. */
+const chooseOf = (of: CardListed[], label: (card: CardListed) => string): Choice[] => [
+  { value: '', label: 'Choose', isOff: true },
+  ...choicesOf(of, (card) => card.id, label),
+]
 const through = useDraft(() => path.value.through ?? [])
 
 const asked = computed(() => JSON.stringify([path.value, props.rig.review.craft.functions, props.rig.document.settings.pack, cards.value.length]))
@@ -66,17 +73,11 @@ async function take(told: Told<'take-path'>): Promise<void> {
     <p class="muted">Say what you hold and what should move. Everything between comes from the <RouterLink to="/shelf">shelf</RouterLink>.</p>
     <div class="fields">
       <LabelledField label="Handset"
-        ><SelectField :value="path.handset ?? ''" :save="askHandset">
-          <option value="" disabled>Choose</option>
-          <option v-for="card in handsets" :key="card.id" :value="card.id">{{ card.name }}</option>
-        </SelectField></LabelledField
-      >
+        ><SelectField :value="path.handset ?? ''" :options="chooseOf(handsets, (card) => card.name)" :save="askHandset"
+      /></LabelledField>
       <LabelledField label="Craft ends in"
-        ><SelectField :value="path.craft ?? ''" :save="askCraft">
-          <option value="" disabled>Choose</option>
-          <option v-for="card in crafts" :key="card.id" :value="card.id">{{ card.name }} · {{ card.line }}</option>
-        </SelectField></LabelledField
-      >
+        ><SelectField :value="path.craft ?? ''" :options="chooseOf(crafts, (card) => `${card.name} · ${card.line}`)" :save="askCraft"
+      /></LabelledField>
       <LabelledField label="Channels"
         ><NumberField :value="rig.review.channels" :save="askChannels" is-whole :lowest="1" :highest="32" maxlength="2"
       /></LabelledField>
@@ -84,17 +85,14 @@ async function take(told: Told<'take-path'>): Promise<void> {
         ><PackSelect :pack="rig.document.settings.pack ?? null" where="handset" none="as on its card" :save="tellPack"
       /></LabelledField>
       <div class="wide">
-        <label id="through-label" for="through">Must be in it (any of your modules, receivers, controllers)</label>
-        <a-select
+        <label for="through">Must be in it (any of your modules, receivers, controllers)</label>
+        <PickMany
           id="through"
-          mode="multiple"
-          :value="through.shown.value"
+          aria-label="Must be in it"
+          :model-value="through.shown.value"
           :options="between"
-          option-filter-prop="label"
           placeholder="whatever suits best"
-          style="width: 100%"
-          aria-labelledby="through-label"
-          @change="(ids: unknown) => askThrough(ids as string[])"
+          @update:model-value="askThrough"
         />
       </div>
       <label class="check"><TickField :value="path.allow_relay ?? false" :save="allowRelay" /> A relay may stand between</label>
@@ -145,6 +143,8 @@ async function take(told: Told<'take-path'>): Promise<void> {
 .wide {
   grid-column: 1 / 4;
   font-size: 0.9rem;
+  display: grid;
+  gap: 0.15rem;
 }
 .check {
   display: flex;

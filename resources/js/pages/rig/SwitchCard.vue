@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { choicesOf } from '@/lib/choice'
 import { computed, ref } from 'vue'
 import type { RigData, SwitchRowView } from '@/api/rigs'
 import SelectField from '@/components/form/SelectField.vue'
@@ -18,6 +19,8 @@ const props = defineProps<SwitchCardProps>()
 
 const { word, shown } = useUnits(() => props.rig.review.units)
 const switches = computed(() => props.rig.review.switches.handset_switches)
+const called = (entry: (typeof switches.value)[number]) =>
+  `${entry.id}: ${entry.positions === null ? 'slider' : `${entry.positions} positions`}${entry.spring ? ', springs back' : ''}`
 const isOpen = ref(false)
 
 const tellSwitch = (id: string) => props.handle.intend('set-switch', { function: props.row.function, switch: id === '' ? null : id })
@@ -31,13 +34,12 @@ const positionWord = (position: number) =>
       <h3>{{ row.function }}</h3>
       <label
         >on
-        <SelectField :value="row.switch ?? ''" :save="tellSwitch" :aria-label="`Switch for ${row.function}`">
-          <option value="">choose a switch</option>
-          <option v-for="entry in switches" :key="entry.id" :value="entry.id">
-            {{ entry.id }}: {{ entry.positions === null ? 'slider' : `${entry.positions} positions` }}{{ entry.spring ? ', springs back' : '' }}
-          </option>
-        </SelectField></label
-      >
+        <SelectField
+          :value="row.switch ?? ''"
+          :options="choicesOf(switches, (entry) => entry.id, called, 'choose a switch')"
+          :save="tellSwitch"
+          :aria-label="`Switch for ${row.function}`"
+      /></label>
       <span class="muted"
         >channel <b class="value">{{ row.channel }}</b>; {{ row.handset_says }} on the handset, {{ row.controller_says }} at the controller</span
       >

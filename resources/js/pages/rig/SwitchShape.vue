@@ -20,7 +20,7 @@ const MOST_LEVELS = 12
 const tell = (told: Omit<Told<'set-switch'>, 'function'>) => props.handle.intend('set-switch', { function: props.row.function, ...told })
 const tellWeight = (weight: number | null) => tell({ weight: weight ?? 0 })
 const tellOffset = (offset: number | null) => tell({ offset: offset ?? 0 })
-const tellPowerUp = (position: string) => tell({ power_up: Number(position) })
+const tellPowerUp = (position: number) => tell({ power_up: position })
 const read = computed(() => (props.row.measured ? props.row.levels.map((level) => figure(level.us)).join(' ') : ''))
 const tellRead = (text: string) => tell({ levels_us: text === '' ? null : (numbersFrom(text) as [number, number] | null) })
 const tellLevels = (text: string) => tell({ curve: text === '' ? null : (numbersFrom(text) ?? null) })
@@ -60,10 +60,11 @@ function wrongLevels(text: string): string {
       ><TextField class="value wide" :value="read" :wrong="wrongRead" :save="tellRead" maxlength="80" placeholder="computed, not read"
     /></LabelledField>
     <LabelledField label="At power-up"
-      ><SelectField :value="String(row.power_up)" :save="tellPowerUp">
-        <option v-for="level in row.levels" :key="level.position" :value="String(level.position)">position {{ level.position }}</option>
-      </SelectField></LabelledField
-    >
+      ><SelectField
+        :value="row.power_up"
+        :options="row.levels.map((level) => ({ value: level.position, label: `position ${level.position}` }))"
+        :save="tellPowerUp"
+    /></LabelledField>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { asChoices } from '@/lib/choice'
 import { computed } from 'vue'
 import type { FactView, RigData, Told } from '@/api/rigs'
 import LabelledField from '@/components/form/LabelledField.vue'
@@ -45,10 +46,12 @@ const hintId = (fact: FactView) => `hint-${fact.fact}`
             may-be-empty
             maxlength="6"
           />
-          <SelectField v-else-if="fact.kind === 'choice'" :value="text(fact)" :save="saveChoice(fact)">
-            <option value="">not said</option>
-            <option v-for="choice in fact.choices" :key="choice" :value="choice">{{ choice }}</option>
-          </SelectField>
+          <SelectField
+            v-else-if="fact.kind === 'choice'"
+            :value="text(fact)"
+            :options="[{ value: '', label: 'not said' }, ...asChoices(fact.choices)]"
+            :save="saveChoice(fact)"
+          />
           <TextField
             v-else
             :value="text(fact)"

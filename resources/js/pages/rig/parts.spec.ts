@@ -1,7 +1,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { FactView, SwitchRowView, TravelRowView } from '@/api/rigs'
-import { CHOICES, fakeHandle, part, reviewOf, rigOf } from '@/testing/bench'
+import { CHOICES, fakeHandle, lists, part, pick, reviewOf, rigOf } from '@/testing/bench'
 import PackSelect from '@/components/PackSelect.vue'
 import CraftForm from './CraftForm.vue'
 import FunctionList from './FunctionList.vue'
@@ -64,7 +64,7 @@ describe('the shape of a switch', () => {
   it('is told as it is meant: levels, weight, where it stands at power-up', async () => {
     const { handle, meant } = fakeHandle()
     const page = part(SwitchShape, { row: rowOf('mode'), handle })
-    const [weight, , levels] = page.findAll('input')
+    const [weight, , levels] = page.findAll('input:not([role="combobox"])')
     await weight?.setValue('50')
     await weight?.trigger('change')
     await levels?.setValue('-50 0 100')
@@ -72,7 +72,7 @@ describe('the shape of a switch', () => {
     await levels?.setValue('100')
     await levels?.trigger('change')
     expect(levels?.attributes('aria-invalid')).toBe('true')
-    await page.find('select').setValue('2')
+    await pick(page, 2)
     expect(meant).toEqual([
       ['set-switch', { function: 'mode', weight: 50 }],
       ['set-switch', { function: 'mode', curve: [-50, 0, 100] }],
@@ -216,10 +216,10 @@ describe('the craft itself', () => {
   it('can be renamed, and turns out to be of another kind', async () => {
     const { handle, meant } = fakeHandle()
     const page = part(CraftForm, { rig: rigOf('rig-avocet'), handle })
-    const [name, note] = page.findAll<HTMLInputElement>('input')
+    const [name, note] = page.findAll<HTMLInputElement>('input:not([role="combobox"])')
     await name?.setValue('Avocet two')
     await name?.trigger('blur')
-    await page.find('select').setValue('glider')
+    await pick(page, 'glider')
     await note?.setValue('with a motor')
     await note?.trigger('blur')
     expect(meant).toEqual([
@@ -258,10 +258,10 @@ describe('a pack', () => {
     const told: unknown[] = []
     const save = (pack: unknown) => Promise.resolve(told.push(pack) > 0)
     const page = part(PackSelect, { pack: { chemistry: 'nimh', cells: 12 }, where: 'handset', none: 'as on its card', save }, [CHOICES])
-    expect((page.element as HTMLSelectElement).value).toBe('nimh 12')
-    expect(page.findAll('option').map((option) => option.text())).toEqual(['as on its card', '12 nimh', '3 LiPo', '2 LiFe'])
-    await page.find('select').setValue('life 2')
-    await page.find('select').setValue('')
+    expect(lists(page)[0]?.picked).toBe('nimh 12')
+    expect(lists(page)[0]?.offers).toEqual(['as on its card', '12 nimh', '3 LiPo', '2 LiFe'])
+    await pick(page, 'life 2')
+    await pick(page, '')
     expect(told).toEqual([{ chemistry: 'life', cells: 2 }, null])
   })
 })

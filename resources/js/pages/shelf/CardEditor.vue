@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { StorageSerializers, useDebounceFn, useSessionStorage } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
@@ -85,8 +86,8 @@ function rename(event: Event): void {
   card.value = { ...card.value, name, id: isNew.value ? idFrom(name) : card.value.id }
 }
 
-function rekind(event: Event): void {
-  card.value = { id: card.value.id, kind: (event.target as HTMLSelectElement).value as GearKind, name: card.value.name }
+function rekind(kind: GearKind): void {
+  card.value = { id: card.value.id, kind, name: card.value.name }
 }
 
 function save(): Promise<void> {
@@ -182,10 +183,8 @@ const aliasText = computed(() => ((getAt(card.value, 'alias') as string[] | unde
           ><input ref="nameField" class="field" :value="card.name" maxlength="200" autocomplete="off" @input="rename"
         /></LabelledField>
         <LabelledField v-if="isNew" label="It is a"
-          ><select class="field" :value="card.kind" @change="rekind">
-            <option v-for="kind in KINDS" :key="kind.kind" :value="kind.kind">{{ kind.one }}</option>
-          </select></LabelledField
-        >
+          ><PickField :model-value="card.kind" :options="KINDS.map((kind) => ({ value: kind.kind, label: kind.one }))" @update:model-value="rekind"
+        /></LabelledField>
         <LabelledField class="name" label="What else do manuals call it?"
           ><TextField :value="aliasText" :save="tellAliases" placeholder="several, with commas between them"
         /></LabelledField>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { type Choice } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, useId } from 'vue'
 import { choicesQuery } from '@/api/choices'
@@ -74,8 +76,6 @@ function tell(raw: string): Promise<boolean> {
   return Promise.resolve(true)
 }
 
-const choose = (event: Event) => meanChoice((event.target as HTMLSelectElement).value)
-
 function meanChoice(raw: string): void {
   // Where silence means the usual, what is not known is said.
   put(
@@ -135,6 +135,12 @@ const alsoCalled = (format: string) => {
 const other = computed(() =>
   text.value === '' || text.value === NONE || options.value.some(([option]) => option === text.value) ? null : text.value,
 )
+const offeredChoices = computed<Choice[]>(() => [
+  { value: '', label: 'not known' },
+  ...(other.value === null ? [] : [{ value: other.value, label: other.value }]),
+  ...(props.field.none ? [{ value: NONE, label: props.field.none }] : []),
+  ...options.value.map(([option, label]) => ({ value: option, label })),
+])
 const plugs = computed(() => (names.data.value?.entries ?? []).filter((entry) => entry.kind === 'plug'))
 const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => field.when === undefined || field.when(entry))
 </script>
@@ -179,12 +185,7 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
   <StickModes v-else-if="field.picture === 'modes'" :question="field.question" :value="text" @choose="meanChoice" />
   <label v-else class="one" :for="id">
     <span>{{ field.question }}</span>
-    <select v-if="field.type === 'choice'" :id="id" class="field" :value="text" @change="choose">
-      <option value="">not known</option>
-      <option v-if="other !== null" :value="other">{{ other }}</option>
-      <option v-if="field.none" :value="NONE">{{ field.none }}</option>
-      <option v-for="[option, label] in options" :key="option" :value="option">{{ label }}</option>
-    </select>
+    <PickField v-if="field.type === 'choice'" :id="id" :model-value="text" :options="offeredChoices" @update:model-value="meanChoice" />
     <span v-else class="with-unit">
       <TextField
         :id="id"

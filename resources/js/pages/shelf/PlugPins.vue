@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { choicesOf } from '@/lib/choice'
 import { computed, useId } from 'vue'
 import type { NamedThing } from '@/api/shelf'
 
@@ -20,16 +22,12 @@ const width = computed(() => props.pins.length * PITCH + 12)
 const labelOf = (pin: string) => props.options.find(([one]) => one === pin)?.[1] ?? pin
 const called = (one: NamedThing) => (one.aliases.length === 0 ? one.name : `${one.aliases.join(', ')} (${one.name})`)
 
-function append(event: Event): void {
-  const select = event.target as HTMLSelectElement
-  emit('change', [...props.pins, select.value])
-  select.value = ''
+function append(pin: string): void {
+  if (pin !== '') emit('change', [...props.pins, pin])
 }
 
-function takeKnown(event: Event): void {
-  const select = event.target as HTMLSelectElement
-  emit('change', select.value.split('-'))
-  select.value = ''
+function takeKnown(plug: string): void {
+  if (plug !== '') emit('change', plug.split('-'))
 }
 </script>
 
@@ -45,21 +43,20 @@ function takeKnown(event: Event): void {
       </template>
     </svg>
     <span>{{ pins.length === 0 ? 'not known' : pins.map(labelOf).join(' · ') }}</span>
-    <select class="field" :aria-label="`${question}: the next`" :value="''" @change="append">
-      <option value="">add the next</option>
-      <option v-for="[option, label] in options" :key="option" :value="option">{{ label }}</option>
-    </select>
-    <select
+    <PickField
+      :aria-label="`${question}: the next`"
+      :model-value="''"
+      :options="[{ value: '', label: 'add the next' }, ...options.map(([value, label]) => ({ value, label }))]"
+      @update:model-value="append"
+    />
+    <PickField
       v-if="pins.length === 0 && known.length > 0"
       :id="id"
-      class="field"
       :aria-label="`${question}: as a plug known here`"
-      :value="''"
-      @change="takeKnown"
-    >
-      <option value="">as a plug known here</option>
-      <option v-for="one in known" :key="one.target" :value="one.target">{{ called(one) }}</option>
-    </select>
+      :model-value="''"
+      :options="choicesOf(known, (one) => one.target, called, 'as a plug known here')"
+      @update:model-value="takeKnown"
+    />
     <button v-if="pins.length > 0" type="button" class="link-button small" @click="emit('change', pins.slice(0, -1))">take the last away</button>
   </fieldset>
 </template>

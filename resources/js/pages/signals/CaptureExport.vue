@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { choicesOf } from '@/lib/choice'
 import { computed, ref } from 'vue'
 import type { CaptureListed, CaptureOptions } from '@/api/captures'
 import { saveFrom, sentenceOf } from '@/api/http'
@@ -12,6 +14,15 @@ const props = defineProps<CaptureExportProps>()
 
 const format = ref('')
 const problem = ref('')
+const into = computed(() => [
+  { value: '', label: 'its own format' },
+  { value: 'ppm', label: 'pulse train' },
+  ...choicesOf(
+    props.formats,
+    (one) => one.id,
+    (one) => one.name,
+  ),
+])
 const isTrain = computed(() => format.value === 'ppm')
 
 async function save(as: string, ending: string): Promise<void> {
@@ -37,14 +48,7 @@ async function save(as: string, ending: string): Promise<void> {
       <a-button size="small" @click="save('json', 'json')">JSON</a-button>
     </p>
     <p class="row">
-      <label
-        >Sent again as
-        <select v-model="format" class="field">
-          <option value="">its own format</option>
-          <option value="ppm">pulse train</option>
-          <option v-for="one in formats" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select></label
-      >
+      <label>Sent again as <PickField v-model="format" :options="into" /></label>
       <a-button size="small" @click="save('vcd', 'vcd')">VCD</a-button>
       <a-button size="small" @click="save('edges', 'csv')">CSV of changes</a-button>
       <a-button v-if="!isTrain" size="small" @click="save('bin', 'bin')">binary</a-button>

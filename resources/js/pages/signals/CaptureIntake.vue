@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FileField from '@/components/form/FileField.vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -39,9 +40,8 @@ async function shown(made: Promise<CaptureListed>): Promise<void> {
   }
 }
 
-async function send(files: FileList | null | undefined): Promise<void> {
+async function send(file: File | undefined): Promise<void> {
   isOver.value = false
-  const file = files?.[0]
   if (file === undefined) return
   if (file.size > props.desk.most_bytes) {
     problem.value = `Found a file of ${sizeOf(file.size)}; expected a capture of at most ${sizeOf(props.desk.most_bytes)}. On the command line, linguator:decode takes files of any size.`
@@ -62,7 +62,7 @@ async function send(files: FileList | null | undefined): Promise<void> {
     aria-labelledby="intake-title"
     @dragover.prevent="isOver = true"
     @dragleave="isOver = false"
-    @drop.prevent="send($event.dataTransfer?.files)"
+    @drop.prevent="send($event.dataTransfer?.files[0])"
   >
     <h2 id="intake-title">Bring a capture in</h2>
     <div class="ways" role="radiogroup" aria-label="Where it comes from">
@@ -73,9 +73,7 @@ async function send(files: FileList | null | undefined): Promise<void> {
     <div v-if="way === 'file'" class="drop">
       <p class="choose">
         Drop a capture anywhere here, or
-        <label class="file-button"
-          >choose a file <input type="file" class="sr-only" aria-label="A capture file" @change="send(($event.target as HTMLInputElement).files)"
-        /></label>
+        <FileField name="A capture file" @take="send">choose a file</FileField>
       </p>
       <p class="muted small">
         Bytes as hex or raw, changes as CSV or VCD, a WAV of a pulse train, a CSV of channel values; up to {{ sizeOf(desk.most_bytes) }}. Format, baud

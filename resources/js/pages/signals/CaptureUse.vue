@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { choicesOf } from '@/lib/choice'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -76,11 +78,17 @@ const NAMES: Record<string, string> = { A: 'aileron', E: 'elevator', T: 'throttl
     <h2 id="use-title">Use it for a rig</h2>
     <label
       >Rig
-      <select v-model="slug" class="field">
-        <option value="">choose one</option>
-        <option v-for="rig in rigs?.rigs ?? []" :key="rig.slug" :value="rig.slug">{{ rig.name }}</option>
-      </select></label
-    >
+      <PickField
+        v-model="slug"
+        :options="
+          choicesOf(
+            rigs?.rigs ?? [],
+            (rig) => rig.slug,
+            (rig) => rig.name,
+            'choose one',
+          )
+        "
+    /></label>
     <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
     <ul v-if="look" class="plain-list uses">
       <li>
@@ -135,11 +143,8 @@ const NAMES: Record<string, string> = { A: 'aileron', E: 'elevator', T: 'throttl
         <div>
           <b>As a failsafe test</b>
           <label v-if="look.failsafe.length > 1"
-            >Link that was cut
-            <select v-model="hop" class="field">
-              <option v-for="one in look.failsafe" :key="one.hop" :value="one.hop">hop {{ one.hop }}</option>
-            </select></label
-          >
+            >Link that was cut <PickField v-model="hop" :options="look.failsafe.map((one) => ({ value: one.hop, label: `hop ${one.hop}` }))"
+          /></label>
           <p class="small">Expected: {{ look.failsafe[hop - 1]?.expected }}</p>
           <p class="small">Seen: {{ look.observed }}.</p>
         </div>

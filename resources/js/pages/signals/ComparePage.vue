@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { asChoices, choicesOf } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -51,22 +53,25 @@ const delay = computed(() => result.value?.comparison.delay_ms ?? null)
     <div class="sides">
       <div v-for="side in ['a', 'b'] as const" :key="side">
         <LabelledField :label="side === 'a' ? 'The first one' : 'The second one'"
-          ><select class="field" :value="text(side)" @change="tell(side, ($event.target as HTMLSelectElement).value)">
-            <option value="">choose a capture</option>
-            <option v-for="one in desk?.captures ?? []" :key="one.id" :value="one.id">{{ one.name }}</option>
-          </select></LabelledField
-        >
+          ><PickField
+            :model-value="text(side)"
+            :options="
+              choicesOf(
+                desk?.captures ?? [],
+                (one) => String(one.id),
+                (one) => one.name,
+                'choose a capture',
+              )
+            "
+            @update:model-value="(id) => tell(side, id)"
+        /></LabelledField>
         <LabelledField v-if="wires[side].length > 1" label="wire"
-          ><select
-            class="field"
+          ><PickField
             :aria-label="side === 'a' ? 'Wire of the first one' : 'Wire of the second one'"
-            :value="text(`line_${side}`)"
-            @change="tell(`line_${side}`, ($event.target as HTMLSelectElement).value)"
-          >
-            <option value="">the busiest</option>
-            <option v-for="wire in wires[side]" :key="wire" :value="wire">{{ wire }}</option>
-          </select></LabelledField
-        >
+            :model-value="text(`line_${side}`)"
+            :options="[{ value: '', label: 'the busiest' }, ...asChoices(wires[side])]"
+            @update:model-value="(wire) => tell(`line_${side}`, wire)"
+        /></LabelledField>
       </div>
     </div>
     <p v-if="isBusy" role="status">Laying them over one another.</p>

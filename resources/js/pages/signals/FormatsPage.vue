@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FileField from '@/components/form/FileField.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
@@ -77,9 +78,8 @@ function edit(format: FormatListed): void {
   replaces.value = true
 }
 
-async function read(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0]
-  if (file) text.value = await file.text()
+async function read(file: File): Promise<void> {
+  text.value = await file.text()
 }
 </script>
 
@@ -136,9 +136,7 @@ async function read(event: Event): Promise<void> {
         <div class="row">
           <a-button type="primary" html-type="submit" :disabled="text.trim() === ''">Keep it</a-button>
           <label><input v-model="replaces" type="checkbox" /> replace the one of the same id</label>
-          <label class="file-button"
-            >choose a file <input type="file" class="sr-only" aria-label="A format card file" accept=".yaml,.yml,.json" @change="read"
-          /></label>
+          <FileField name="A format card file" accept=".yaml,.yml,.json" @take="read">choose a file</FileField>
         </div>
         <details>
           <summary>What a card may say</summary>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { choicesOf } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { deskQuery } from '@/api/captures'
@@ -58,11 +60,17 @@ const up = computed(() => Object.entries(seen.value?.flags ?? {}).filter(([name,
     <template v-else>
       <SourcePicker :kinds="KINDS" :format="format" @choose="hear">Listen</SourcePicker>
       <LabelledField class="as" label="Read as, from a port or an adapter"
-        ><select v-model="format" class="field">
-          <option value="">whatever fits</option>
-          <option v-for="one in desk?.formats ?? []" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select></LabelledField
-      >
+        ><PickField
+          v-model="format"
+          :options="
+            choicesOf(
+              desk?.formats ?? [],
+              (one) => one.id,
+              (one) => one.name,
+              'whatever fits',
+            )
+          "
+      /></LabelledField>
       <p class="muted small">
         Without gear: <span class="value">php artisan linguator:stand-in --format=s100i --seconds=600 --port=4420</span> sends to a port of this
         machine.

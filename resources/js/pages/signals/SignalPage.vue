@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { asChoices, choicesOf } from '@/lib/choice'
 import NumberField from '@/components/form/NumberField.vue'
 import { moment as date } from '@/lib/dates'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
@@ -60,6 +62,17 @@ const worth = computed(() =>
   answer.value === null || reading.data.value?.desk.card_draft ? '' : `${Math.round(answer.value.confidence * 100)} % sure`,
 )
 const drawn = computed(() => answer.value !== null && (answer.value.frames.good > 0 || answer.value.wires.length > 0))
+
+const readings = computed(() => [
+  { value: '', label: 'whatever fits' },
+  { value: 'ppm', label: 'pulse train' },
+  { value: 'pwm', label: 'single pulse' },
+  ...choicesOf(
+    desk.value?.formats ?? [],
+    (one) => one.id,
+    (one) => one.name,
+  ),
+])
 
 function told(key: 'as' | 'line' | 'max_rate', value: string): void {
   void router.replace({ query: { ...route.query, [key]: value === '' ? undefined : value } })
@@ -143,10 +156,11 @@ const keepRate = (value: number | null) => {
           >
           <label v-if="answer.wires.length > 1"
             >wire
-            <select class="field" :value="options.line ?? answer.wire" @change="told('line', ($event.target as HTMLSelectElement).value)">
-              <option v-for="wire in answer.wires" :key="wire" :value="wire">{{ wire }}</option>
-            </select></label
-          >
+            <PickField
+              :model-value="options.line ?? answer.wire ?? ''"
+              :options="asChoices(answer.wires)"
+              @update:model-value="(wire) => told('line', wire)"
+          /></label>
           <label v-if="answer.period_ms"
             >reader takes up to
             <NumberField
@@ -162,14 +176,8 @@ const keepRate = (value: number | null) => {
             Hz</label
           >
           <label
-            >read as
-            <select class="field" :value="options.as ?? ''" @change="told('as', ($event.target as HTMLSelectElement).value)">
-              <option value="">whatever fits</option>
-              <option value="ppm">pulse train</option>
-              <option value="pwm">single pulse</option>
-              <option v-for="format in desk?.formats ?? []" :key="format.id" :value="format.id">{{ format.name }}</option>
-            </select></label
-          >
+            >read as <PickField :model-value="options.as ?? ''" :options="readings" @update:model-value="(format) => told('as', format)"
+          /></label>
         </p>
         <FindingLine v-for="finding in answer.findings" :key="finding.code + finding.message" :finding="finding" />
         <p v-if="answer.findings.length === 0" class="band calm">Nothing is wrong in what was captured.</p>

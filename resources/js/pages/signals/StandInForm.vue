@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
+import { asChoices, choicesOf } from '@/lib/choice'
 import { computed, reactive, watch } from 'vue'
 import LabelledField from '@/components/form/LabelledField.vue'
 import NumberField from '@/components/form/NumberField.vue'
@@ -10,6 +12,15 @@ const props = defineProps<StandInFormProps>()
 const emit = defineEmits<{ send: [body: { kind: string; stand_in: Record<string, unknown> }] }>()
 
 const form = reactive({ format: 's100i', kind: 'csv', seconds: 2, inverted: false, fault: 'none', amount: 5 })
+const FORMATS = computed(() => [
+  ...choicesOf(
+    props.formats,
+    (one) => one.id,
+    (one) => one.name,
+  ),
+  { value: 'ppm', label: 'pulse train' },
+  { value: 'pwm', label: 'single pulse' },
+])
 const isPulse = computed(() => form.format === 'ppm' || form.format === 'pwm')
 const KINDS = computed(() => (isPulse.value ? ['csv', 'vcd', 'wav'] : ['csv', 'vcd', 'hex', 'bin']))
 const FAULTS: { key: string; title: string; unit: string; usual: number }[] = [
@@ -52,18 +63,8 @@ function send(): void {
   <form class="stand-in" @submit.prevent="send">
     <p class="muted small">A simulated receiver with moving sticks, made by the same encoder: to try things without equipment.</p>
     <div class="row">
-      <LabelledField label="It sends"
-        ><select v-model="form.format" class="field">
-          <option v-for="format in props.formats" :key="format.id" :value="format.id">{{ format.name }}</option>
-          <option value="ppm">pulse train</option>
-          <option value="pwm">single pulse</option>
-        </select></LabelledField
-      >
-      <LabelledField label="captured as"
-        ><select v-model="form.kind" class="field">
-          <option v-for="kind in KINDS" :key="kind" :value="kind">{{ kind }}</option>
-        </select></LabelledField
-      >
+      <LabelledField label="It sends"><PickField v-model="form.format" :options="FORMATS" /></LabelledField>
+      <LabelledField label="captured as"><PickField v-model="form.kind" :options="asChoices(KINDS)" /></LabelledField>
       <LabelledField label="for"
         ><span class="unit"
           ><NumberField :value="form.seconds" :save="keepSeconds" :lowest="0.1" :highest="60" aria-label="for how many seconds" maxlength="6" />
@@ -71,10 +72,16 @@ function send(): void {
         ></LabelledField
       >
       <LabelledField label="and"
-        ><select v-model="form.fault" class="field">
-          <option v-for="one in FAULTS" :key="one.key" :value="one.key">{{ one.title }}</option>
-        </select></LabelledField
-      >
+        ><PickField
+          v-model="form.fault"
+          :options="
+            choicesOf(
+              FAULTS,
+              (one) => one.key,
+              (one) => one.title,
+            )
+          "
+      /></LabelledField>
       <LabelledField v-if="form.fault !== 'none'" label="by how much"
         ><span class="unit"
           ><NumberField :value="form.amount" :save="keepAmount" :lowest="0" aria-label="by how much" maxlength="9" /> {{ fault?.unit }}</span

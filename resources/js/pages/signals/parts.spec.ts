@@ -4,7 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { CaptureReading, FrameSeen, Span } from '@/api/captures'
 import * as http from '@/api/http'
 import { usOf } from '@/lib/scale'
-import { CHOICES, part } from '@/testing/bench'
+import { CHOICES, lists, part, pick } from '@/testing/bench'
 import CaptureExport from './CaptureExport.vue'
 import CaptureUse from './CaptureUse.vue'
 import ChannelMeters from './ChannelMeters.vue'
@@ -261,8 +261,7 @@ describe('a stand-in', () => {
 
   it('sends what was chosen; percent go as shares', async () => {
     const page = shown()
-    const [, , fault] = page.findAll('select')
-    await fault?.setValue('dropped')
+    await pick(page, 'dropped', 2)
     await page.find('[aria-label="by how much"]').setValue('25')
     await page.find('[aria-label="by how much"]').trigger('change')
     await page.find('input[type="checkbox"]').setValue(true)
@@ -272,7 +271,7 @@ describe('a stand-in', () => {
 
   it('proposes a usual amount for each fault, in its unit', async () => {
     const page = shown()
-    await page.findAll('select')[2]?.setValue('baud')
+    await pick(page, 'baud', 2)
     expect((page.find('[aria-label="by how much"]').element as HTMLInputElement).value).toBe('115200')
     expect(page.text()).toContain('baud')
     await page.find('form').trigger('submit')
@@ -281,11 +280,9 @@ describe('a stand-in', () => {
 
   it('captures pulses only as what can hold them', async () => {
     const page = shown()
-    const [format, kind] = page.findAll('select')
-    await kind?.setValue('hex')
-    await format?.setValue('ppm')
-    expect(kind?.findAll('option').map((one) => one.text())).toEqual(['csv', 'vcd', 'wav'])
-    expect((kind?.element as HTMLSelectElement).value).toBe('csv')
+    await pick(page, 'hex', 1)
+    await pick(page, 'ppm')
+    expect(lists(page)[1]).toMatchObject({ offers: ['csv', 'vcd', 'wav'], picked: 'csv' })
   })
 })
 
@@ -296,7 +293,7 @@ describe('taking a capture along', () => {
     const page = part(CaptureExport, { capture, options: { as: 's100i' }, formats: [{ id: 's115u', name: 'words' }] })
     await button(page, 'JSON')?.trigger('click')
     expect(button(page, 'WAV')).toBeUndefined()
-    await page.find('select').setValue('ppm')
+    await pick(page, 'ppm')
     expect(button(page, 'binary')).toBeUndefined()
     await button(page, 'WAV')?.trigger('click')
     expect(save.mock.calls).toEqual([
@@ -332,7 +329,7 @@ describe('using a capture for a rig', () => {
     vi.spyOn(http, 'getJson').mockResolvedValue(RIGS[1] as never)
     vi.spyOn(http, 'postJson').mockImplementation(((_: string, body: unknown) => (asked.push(body), Promise.resolve(look))) as never)
     const page = part(CaptureUse, { capture: { id: 3, name: 'x' }, options: {} }, [RIGS])
-    await page.find('select').setValue('avocet')
+    await pick(page, 'avocet')
     await flushPromises()
     return { page, asked }
   }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced, useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
@@ -33,7 +34,7 @@ const asked = refDebounced(
 const found = useQuery({
   queryKey: computed(() => ['tool', asked.value.key, asked.value.answers] as const),
   queryFn: () => postJson<Record<string, unknown>>(`/${asked.value.key ?? ''}`, tool.value?.question(asked.value.answers)),
-  enabled: computed(() => tool.value !== undefined && asked.value.key === tool.value.key),
+  enabled: computed(() => tool.value !== undefined && asked.value.key === tool.value.key && Object.keys(asked.value.answers).length > 0),
   gcTime: 0,
 })
 /** The newest answer there was, with the tool that gave it and the numbers it answers: what is being typed is not drawn before it is read. */
@@ -140,16 +141,13 @@ async function share(): Promise<void> {
           ><span
             >{{ field.label }}<small v-if="field.columns" class="muted"> · one a line: {{ field.columns }}</small></span
           >
-          <select
+          <PickField
             v-if="field.type === 'choice'"
-            class="field"
-            :value="answers[field.key]"
-            @change="type(field.key, ($event.target as HTMLSelectElement).value)"
-          >
-            <option v-for="[value, label] in optionsOf(field)" :key="value" :value="value">
-              {{ label }}
-            </option>
-          </select>
+            :model-value="answers[field.key] ?? ''"
+            :options="optionsOf(field).map(([value, label]) => ({ value, label }))"
+            :aria-label="field.label"
+            @update:model-value="(value) => type(field.key, value)"
+          />
           <textarea
             v-else-if="field.type === 'lines'"
             class="field value"

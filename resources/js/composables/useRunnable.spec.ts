@@ -2,9 +2,9 @@ import { VueQueryPlugin, QueryClient } from '@tanstack/vue-query'
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { defineComponent, h } from 'vue'
+import type { Choice } from '@/lib/choice'
 import { rigsQuery, samplesQuery } from '@/api/rigs'
-import RunnableOptions from './RunnableOptions.vue'
-import { useRunnable } from '@/composables/useRunnable'
+import { useRunnable } from './useRunnable'
 
 const shown = (rigs: { slug: string; name: string }[]) => {
   const client = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } })
@@ -15,17 +15,18 @@ const shown = (rigs: { slug: string; name: string }[]) => {
       { slug: '~dunlin', name: 'Dunlin' },
     ],
   })
-  const page = mount(
+  let choices: Choice[] = []
+  mount(
     defineComponent(() => {
-      const { bench, others } = useRunnable()
-      return () => h('select', h(RunnableOptions, { bench: bench.value, others: others.value }))
+      const runnable = useRunnable()
+      choices = runnable.choices.value
+      return () => h('p')
     }),
     { global: { plugins: [[VueQueryPlugin, { queryClient: client }]] } },
   )
-  return {
-    own: page.findAll('select > option').map((one) => one.text()),
-    samples: page.findAll('optgroup option').map((one) => one.attributes('value')),
-  }
+  const head = choices.findIndex((one) => one.isOff)
+  const labels = choices.map((one) => one.label)
+  return head < 0 ? { own: labels, samples: [] } : { own: labels.slice(0, head), samples: choices.slice(head + 1).map((one) => one.value) }
 }
 
 describe('what can be run', () => {

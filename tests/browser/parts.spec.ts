@@ -1,0 +1,72 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, pick, test } from './bench'
+
+/** No finding of any weight, with the list that is open. */
+async function expectNothingFound(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`)).toEqual([])
+}
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`an open list is a list to everybody, in the ${colorScheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme })
+    await page.goto('/tools/encode')
+    const format = page.getByRole('combobox', { name: 'Format' })
+    await expect(format).toHaveAccessibleDescription('16 × 11-bit, 100 k inverted')
+    await format.press('ArrowDown')
+    const options = page.getByRole('option')
+    await expect(options.first()).toHaveAttribute('aria-selected', 'true')
+    await expectNothingFound(page)
+    await format.press('ArrowDown')
+    const active = page.locator('.ant-select-item-option-active')
+    await expect(format).toHaveAttribute('aria-activedescendant', (await active.getAttribute('id')) ?? 'none')
+    await expect(active).toHaveRole('option')
+    await format.press('Escape')
+    await expect(options.filter({ visible: true })).toHaveCount(0)
+
+    // What several are picked of, and a day.
+    await page.goto('/rigs/dunlin/path')
+    await page.getByRole('button', { name: 'Other paths' }).click()
+    await page.getByRole('combobox', { name: 'Must be in it' }).press('ArrowDown')
+    await expectNothingFound(page)
+    await page.goto('/logbook')
+    await page.getByLabel('From').click()
+    await expect(page.getByRole('button', { name: 'a month back' })).toBeVisible()
+    await expectNothingFound(page)
+  })
+}
+
+test('a list is picked from by typing a part of a name and going on', async ({ page }) => {
+  await page.goto('/tools/encode')
+  const format = page.getByRole('combobox', { name: 'Format' })
+  await format.focus()
+  await page.keyboard.type('crc-8')
+  await page.keyboard.press('Tab')
+  await expect(format).toHaveAccessibleDescription('16 × 11-bit, 420 k with CRC-8')
+  await format.press('ArrowDown')
+  await page.keyboard.type('nothing is called so')
+  await expect(page.getByText('Nothing is called so.')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByText('Nothing is called so.')).toBeHidden()
+  await expect(format).toHaveAccessibleDescription('16 × 11-bit, 420 k with CRC-8')
+  await pick(format, '7 tagged words, 115 k')
+  await expect(format).toHaveAccessibleDescription('7 tagged words, 115 k')
+})
+
+test('a day is typed as the browser writes days, or picked, and stands in the address', async ({ page }) => {
+  await page.goto('/logbook')
+  const from = page.getByLabel('From')
+  await from.click()
+  await page.keyboard.type('03/11/2026')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/from=2026-11-03/)
+  await page.reload()
+  await expect(from).toHaveValue('03/11/2026')
+  await from.click()
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('31/31/2026')
+  await page.keyboard.press('Tab')
+  await expect(page.getByRole('alert')).toHaveText('Found “31/31/2026”; expected a day like dd/mm/yyyy.')
+  await expect(page).toHaveURL(/from=2026-11-03/)
+})
