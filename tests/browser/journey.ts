@@ -215,7 +215,7 @@ export class Bencher {
     await expect(card.or(add).first()).toBeVisible()
     if (!(await card.isVisible())) await add.click()
     await pick(card.getByRole('combobox', { name: `Switch for ${name}` }), new RegExp(`^${which}:`))
-    await expect(card.getByRole('combobox', { name: `Switch for ${name}` })).toHaveValue(which)
+    await expect(card.getByRole('combobox', { name: `Switch for ${name}` })).toHaveAccessibleDescription(new RegExp(`^${which}:`))
   }
 
   /** Of one function, by the names of its fields. */

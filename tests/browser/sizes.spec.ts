@@ -9,6 +9,7 @@ const SIZES = [
   { width: 1280, height: 800 },
   { width: 1920, height: 1080 },
 ]
+const PHONE = 390
 const STEPS = ['handset', 'path', 'wiring', 'bind', 'order', 'travel', 'switches', 'failsafe', 'check-out', 'timing', 'history']
 const LONG = 'Sandpiper'.repeat(22).slice(0, 198)
 
@@ -42,6 +43,50 @@ async function longRig(page: Page): Promise<string> {
   return (await posted<{ slug: string }>(page, '/rigs/import', { text: JSON.stringify(doc) })).slug
 }
 
+/**
+ * What is too small for a phone: words under 12 px, also those of a drawing as it is shown, and what a finger meets under 44 px of height.
+ * Words within a sentence that lead somewhere are as high as their line.
+ */
+const tooSmall = (page: Page) =>
+  page.evaluate(() => {
+    const found = new Set<string>()
+    const named = (one: Element) =>
+      `${one.tagName}.${String(one.getAttribute('class') ?? '')} ${(one.getAttribute('aria-label') ?? one.textContent ?? '').trim().slice(0, 24)}`
+    const isShown = (one: Element) => {
+      const box = one.getBoundingClientRect()
+      return box.width > 1 && box.height > 1 && getComputedStyle(one).visibility !== 'hidden' && one.closest('.sr-only, .skip') === null
+    }
+    for (const text of document.querySelectorAll<SVGTextElement>('svg text')) {
+      const drawn = text.getScreenCTM()
+      if (drawn === null || !isShown(text)) continue
+      const scale = Math.min(Math.hypot(drawn.a, drawn.b), Math.hypot(drawn.c, drawn.d))
+      if (parseFloat(getComputedStyle(text).fontSize) * scale < 11.95) found.add(`words ${named(text)}`)
+    }
+    const words = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+    while (words.nextNode()) {
+      const one = words.currentNode.parentElement
+      if (one === null || (words.currentNode.textContent ?? '').trim() === '' || one.closest('svg, script, style') !== null || !isShown(one)) continue
+      if (parseFloat(getComputedStyle(one).fontSize) < 11.95) found.add(`words ${named(one)}`)
+    }
+    for (const one of document.querySelectorAll('a, button, input, textarea, summary, [role="slider"]')) {
+      const met =
+        (one.matches('input[type="checkbox"], input[type="radio"], input[type="file"]')
+          ? one.closest('label')
+          : one.closest('.ant-select-selector, .ant-picker')) ?? one
+      const isWord =
+        getComputedStyle(one).display === 'inline' &&
+        [...(one.parentElement?.childNodes ?? [])].some((node) => node.nodeType === 3 && (node.textContent ?? '').trim().length > 2)
+      if (!isShown(met) || isWord) continue
+      const reach = getComputedStyle(met, '::after')
+      const height = Math.max(
+        met.getBoundingClientRect().height,
+        reach.position === 'absolute' && reach.content !== 'none' ? parseFloat(reach.height) : 0,
+      )
+      if (height < 43.5) found.add(`${Math.round(height)} px: ${named(met)}`)
+    }
+    return [...found].slice(0, 6)
+  })
+
 /** What reaches beyond the right edge of the page, for the message. */
 const beyond = (page: Page) =>
   page.evaluate(() => {
@@ -60,8 +105,11 @@ async function settled(page: Page): Promise<void> {
   await page.waitForLoadState('networkidle')
 }
 
-test('no page is wider than its window, from 320 px to 1920, with twelve boxes and the longest names', async ({ page }) => {
+test('no page is wider than its window, from 320 px to 1920, with twelve boxes and the longest names, nor too small for a thumb and eyes in the sun', async ({
+  page,
+}) => {
   test.setTimeout(300_000)
+  await page.emulateMedia({ reducedMotion: 'reduce' })
   const long = await longRig(page)
   await page.goto('/signals')
   await page.getByText('A sample', { exact: true }).click()
@@ -99,6 +147,7 @@ test('no page is wider than its window, from 320 px to 1920, with twelve boxes a
     '/rigs/dunlin/at/3',
   ]
   const wide: string[] = []
+  const small: string[] = []
   for (const address of pages) {
     await page.setViewportSize({ width: 1280, height: 800 })
     await page.goto(address)
@@ -109,9 +158,11 @@ test('no page is wider than its window, from 320 px to 1920, with twelve boxes a
       await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))))
       const found = await beyond(page)
       if (found !== '') wide.push(`${address.replace(long, 'LONG')} at ${size.width}: ${found.replaceAll(LONG, '…')}`)
+      if (size.width === PHONE) small.push(...(await tooSmall(page)).map((one) => `${address.replace(long, 'LONG')}: ${one.replaceAll(LONG, '…')}`))
     }
   }
   expect(wide).toEqual([])
+  expect(small).toEqual([])
 })
 
 test('axe finds nothing on any page, nor a colour too faint in the dark', async ({ page }) => {

@@ -68,7 +68,7 @@ ellipse {
   stroke-width: 1;
 }
 text {
-  font: 13px var(--sans);
+  font: 14.2px var(--sans);
   fill: var(--ink);
 }
 </style>

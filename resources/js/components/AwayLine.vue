@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { computed, onMounted } from 'vue'
 import { sentenceOf } from '@/api/http'
 import { useNotice } from '@/composables/useNotice'
@@ -34,8 +35,8 @@ async function send(slug: string): Promise<void> {
     </p>
     <p v-for="slug in conflicts" :key="slug" class="band">
       {{ nameOf(slug) }} was changed elsewhere while {{ count.toLowerCase() }} for it. Nothing was overwritten.
-      <a-button @click="send(slug)">Make my changes too</a-button>
-      <a-button @click="drop(slug)">Drop mine</a-button>
+      <ActButton @click="send(slug)">Make my changes too</ActButton>
+      <ActButton @click="drop(slug)">Drop mine</ActButton>
     </p>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import FileField from '@/components/form/FileField.vue'
 import { nextTick, ref } from 'vue'
 import { sentenceOf } from '@/api/http'
@@ -51,7 +52,7 @@ async function send(): Promise<void> {
 
 <template>
   <div class="take">
-    <a-button :aria-expanded="isOpen" @click="open">{{ label }}</a-button>
+    <ActButton :aria-expanded="isOpen" @click="open">{{ label }}</ActButton>
     <section
       v-if="isOpen"
       class="panel"
@@ -65,9 +66,9 @@ async function send(): Promise<void> {
       </label>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="row">
-        <a-button type="primary" :disabled="text.trim() === ''" :loading="isBusy" @click="send">Take it in</a-button>
+        <ActButton kind="primary" :disabled="text.trim() === ''" :loading="isBusy" @click="send">Take it in</ActButton>
         <FileField name="A file to take in" accept=".yaml,.yml,.json,text/plain" @take="read">Choose a file</FileField>
-        <a-button @click="isOpen = false">Close</a-button>
+        <ActButton @click="isOpen = false">Close</ActButton>
       </div>
       <slot />
     </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { onBeforeUnmount, onMounted, ref } from 'vue'
 
 defineEmits<{ close: [] }>()
@@ -33,7 +34,7 @@ const keys: [string, string][] = [
         <dd>{{ what }}</dd>
       </template>
     </dl>
-    <button type="button" class="link-button" @click="$emit('close')">Close</button>
+    <ActButton kind="link" @click="$emit('close')">Close</ActButton>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { useIntervalFn, usePreferredReducedMotion } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { LossStage } from '@/api/rigs'
@@ -52,7 +53,7 @@ function stop(): void {
         </div>
       </li>
     </ol>
-    <a-button v-if="motion !== 'reduce'" size="small" @click="isPlaying ? stop() : play()">{{ isPlaying ? 'All at once' : 'Play it' }}</a-button>
+    <ActButton v-if="motion !== 'reduce'" size="small" @click="isPlaying ? stop() : play()">{{ isPlaying ? 'All at once' : 'Play it' }}</ActButton>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { choicesOf } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
@@ -105,7 +106,7 @@ const picked = computed<Picked | null>(() => {
         "
     /></LabelledField>
     <slot v-if="from === 'stand-in'" name="stand-in" />
-    <a-button type="primary" html-type="submit" :disabled="picked === null"><slot>Listen</slot></a-button>
+    <ActButton kind="primary" html-type="submit" :disabled="picked === null"><slot>Listen</slot></ActButton>
   </form>
 </template>
 

@@ -94,7 +94,7 @@ const band = computed(() => ({
   max-width: none;
 }
 .number {
-  font: 600 12.5px var(--mono);
+  font: 600 13px var(--mono);
   fill: var(--ink);
 }
 .number.faint {
@@ -128,7 +128,7 @@ const band = computed(() => ({
   fill: var(--petrol-2);
 }
 .level-text {
-  font: 600 11px var(--mono);
+  font: 600 13px var(--mono);
   fill: var(--card);
 }
 .window rect {
@@ -136,7 +136,7 @@ const band = computed(() => ({
   stroke: var(--petrol-2);
 }
 .window text {
-  font: 10px var(--sans);
+  font: 12.5px var(--sans);
   fill: var(--ink);
 }
 .window.bad rect {

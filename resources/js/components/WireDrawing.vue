@@ -10,8 +10,8 @@ const props = defineProps<WireDrawingProps>()
 const CORES = ['signal', 'plus', 'ground'] as const
 type Core = (typeof CORES)[number]
 const WIDTH = 104
-const PITCH = 9
-const PLUG = 11
+const PITCH = 13
+const PLUG = 15
 
 /** Pins in their order; not known: signal, plus, ground, and the plug drawn open. */
 const left = () => props.wire.from_plug ?? [...CORES]
@@ -68,8 +68,8 @@ function order(): string {
             :height="right().length * PITCH + 2"
             rx="2"
           />
-          <text v-for="(pin, k) in left()" :key="`a${k}`" :x="PLUG / 2 + 0.7" :y="at(k) + 2.6">{{ letters[pin] }}</text>
-          <text v-for="(pin, k) in right()" :key="`b${k}`" :x="WIDTH - PLUG / 2 - 0.7" :y="at(k) + 2.6">{{ letters[pin] }}</text>
+          <text v-for="(pin, k) in left()" :key="`a${k}`" :x="PLUG / 2 + 0.7" :y="at(k) + 4">{{ letters[pin] }}</text>
+          <text v-for="(pin, k) in right()" :key="`b${k}`" :x="WIDTH - PLUG / 2 - 0.7" :y="at(k) + 4">{{ letters[pin] }}</text>
         </svg>
         <span
           >{{ row.to_pin }}<template v-if="row.note">, {{ row.note }}</template
@@ -116,6 +116,12 @@ li {
 svg {
   display: block;
 }
+@media print {
+  svg {
+    width: 78px;
+    height: auto;
+  }
+}
 .casing {
   fill: none;
   stroke: var(--ink);
@@ -138,7 +144,7 @@ svg {
   stroke-dasharray: 2.5 2;
 }
 text {
-  font-size: 8px;
+  font-size: 12px;
   font-weight: 700;
   text-anchor: middle;
   fill: var(--ink);

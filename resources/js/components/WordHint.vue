@@ -27,6 +27,7 @@ onClickOutside(root, () => (isOpen.value = false))
   <span ref="root" class="hint" @mouseenter="open" @mouseleave="isOpen = false">
     <button
       type="button"
+      class="reach"
       :aria-describedby="isOpen && says ? id : undefined"
       @focus="open"
       @blur="isOpen = false"

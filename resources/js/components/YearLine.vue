@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useDrawnWidth, useNarrow } from '@/composables/useNarrow'
 import { day, monthsOfYear, shareOfYear } from '@/lib/dates'
 
 /** A year of a rig on one line: what was changed, read and tested, and what was noted, each in its lane. */
@@ -8,7 +9,8 @@ export interface YearLineProps {
 }
 const props = defineProps<YearLineProps>()
 
-const WIDTH = 720
+const isNarrow = useNarrow()
+const width = useDrawnWidth(360, 720)
 const LEFT = 92
 const LANES = [
   { key: 'checks', title: 'checks', kinds: ['test', 'sign-off'] },
@@ -17,7 +19,7 @@ const LANES = [
   { key: 'notes', title: 'flights, notes', kinds: ['note'] },
 ]
 const ROW = 20
-const x = (share: number) => LEFT + share * (WIDTH - LEFT - 8)
+const x = (share: number) => LEFT + share * (width.value - LEFT - 8)
 const lanes = computed(() =>
   LANES.map((lane, k) => {
     const own = props.entries.filter(
@@ -30,20 +32,23 @@ const lanes = computed(() =>
     return { ...lane, y: 12 + k * ROW, marks }
   }),
 )
-const months = monthsOfYear().map((month) => ({ ...month, x: x(month.share) }))
+/** On a phone every other month has its name. */
+const months = computed(() =>
+  monthsOfYear().map((month, k) => ({ ...month, x: x(month.share), name: isNarrow.value && k % 2 === 1 ? '' : month.name })),
+)
 const label = computed(() => `The last twelve months: ${lanes.value.map((lane) => `${lane.marks.length} ${lane.title}`).join(', ')}`)
 const HEIGHT = 12 + LANES.length * ROW + 14
 </script>
 
 <template>
-  <svg class="year" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="label">
+  <svg class="year" :viewBox="`0 0 ${width} ${HEIGHT}`" role="img" :aria-label="label">
     <g v-for="month in months" :key="month.share">
       <path :d="`M${month.x} 4V${HEIGHT - 16}`" class="month" />
       <text :x="month.x + 3" :y="HEIGHT - 3">{{ month.name }}</text>
     </g>
     <g v-for="lane in lanes" :key="lane.key" :class="lane.key">
       <text x="0" :y="lane.y + 4" class="lane">{{ lane.title }}</text>
-      <path :d="`M${LEFT} ${lane.y}H${WIDTH - 4}`" class="line" />
+      <path :d="`M${LEFT} ${lane.y}H${width - 4}`" class="line" />
       <template v-for="(mark, k) in lane.marks" :key="k">
         <path v-if="lane.key === 'checks'" :d="`M${mark.x} ${lane.y - 6}l6 6-6 6-6-6z`">
           <title>{{ mark.says }}</title>
@@ -70,7 +75,7 @@ const HEIGHT = 12 + LANES.length * ROW + 14
   margin: 0.6rem 0 0.9rem;
 }
 text {
-  font: 12px var(--sans);
+  font: 13px var(--sans);
   fill: var(--muted);
 }
 .lane {

@@ -9,6 +9,12 @@ export interface Choice<T extends string | number = string> {
 /** Words of a schema as choices, each told as itself. */
 export const asChoices = <T extends string>(words: readonly T[]): Choice<T>[] => words.map((word) => ({ value: word, label: word }))
 
+/** How well a label goes with what was typed: 3 it is that, 2 it begins so, 1 it has it somewhere, 0 not at all. */
+export function likeness(typed: string, label: string): number {
+  const [words, name] = [typed.trim().toLowerCase(), label.toLowerCase()]
+  return name === words ? 3 : name.startsWith(words) ? 2 : name.includes(words) ? 1 : 0
+}
+
 /** Things as choices; `none`: what it is called that none of them is picked. */
 export function choicesOf<I>(items: readonly I[], value: (item: I) => string, label: (item: I) => string, none?: string): Choice[] {
   const all = items.map((item) => ({ value: value(item), label: label(item) }))

@@ -20,7 +20,7 @@ function take(event: Event): void {
 </script>
 
 <template>
-  <label class="file" :class="{ quiet: isQuiet, waits: isWaiting }"
+  <label class="file reach" :class="{ quiet: isQuiet, waits: isWaiting }"
     ><slot /><input type="file" class="sr-only" :accept="accept" :aria-label="name" :disabled="isWaiting" @change="take"
   /></label>
 </template>
@@ -51,6 +51,7 @@ function take(event: Event): void {
   padding: 0;
   border: 0;
   background: none;
+  font-size: inherit;
   font-weight: 400;
   color: var(--petrol);
   text-decoration: underline;
@@ -61,7 +62,7 @@ function take(event: Event): void {
   cursor: default;
 }
 @media (max-width: 700px) {
-  .file {
+  .file:not(.quiet) {
     min-height: 44px;
   }
 }

@@ -2,7 +2,7 @@
 import { computed, ref, useAttrs, useId, type VNode } from 'vue'
 import { openLists, useListbox } from '@/composables/useListbox'
 import { useLabel } from '@/composables/useTyped'
-import type { Choice } from '@/lib/choice'
+import { type Choice, likeness } from '@/lib/choice'
 
 /** What PickField and PickMany share: the library's select, with its accessibility mended. Named by the label around it, unless told otherwise. */
 export interface PickBaseProps {
@@ -42,7 +42,9 @@ const { listId, activePlace, mark, toggled, roleOf } = useListbox(root, () => ({
   isWrong: attrs['aria-invalid'] === true || attrs['aria-invalid'] === 'true',
 }))
 const rows = computed(() => props.options.map((one, k) => ({ value: one.value, label: one.label, disabled: one.isOff === true, ...roleOf(k) })))
-const like = (typed: string, row: unknown) => (row as { label: string }).label.toLowerCase().includes(typed.trim().toLowerCase())
+const like = (typed: string, row: unknown) => likeness(typed, (row as { label: string }).label) > 0
+const nearest = (a: unknown, b: unknown) =>
+  likeness(typed.value, (b as { label: string }).label) - likeness(typed.value, (a as { label: string }).label)
 const typed = ref('')
 function search(text: string): void {
   typed.value = text
@@ -61,7 +63,7 @@ const hasNone = computed(() => !props.options.some((one) => like(typed.value, on
 function leave(event: KeyboardEvent): void {
   if (event.key !== 'Tab' || typed.value.trim() === '' || props.isMany) return
   // Hands are faster than a list that opens.
-  const one = props.options[activePlace()] ?? props.options.find((offered) => like(typed.value, offered))
+  const one = props.options[activePlace()] ?? props.options.filter((offered) => like(typed.value, offered)).toSorted(nearest)[0]
   typed.value = ''
   if (one !== undefined && one.isOff !== true && one.value !== props.value) emit('pick', one.value)
 }
@@ -77,6 +79,7 @@ const ListOf = ({ of }: { of: VNode }) => of
       :options="rows"
       :show-search="isMany || isByHand || options.length >= MANY"
       :filter-option="like"
+      :filter-sort="nearest"
       :virtual="false"
       :dropdown-match-select-width="false"
       :get-popup-container="openLists"
@@ -107,7 +110,7 @@ const ListOf = ({ of }: { of: VNode }) => of
 <style scoped>
 .pick {
   display: inline-block;
-  min-width: 0;
+  min-width: min(100%, 7.5rem);
   max-width: 100%;
   position: relative;
   font-size: 0.95rem;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useSessionStorage } from '@vueuse/core'
@@ -88,8 +89,8 @@ useKeys((key, event) => {
       </div>
       <div class="actions">
         <FileTake label="Import a rig" what="a rig document (YAML or JSON)" :take="take" />
-        <a-button @click="open">New rig</a-button>
-        <a-button type="primary" @click="router.push('/start')">Start with my gear</a-button>
+        <ActButton @click="open">New rig</ActButton>
+        <ActButton kind="primary" @click="router.push('/start')">Start with my gear</ActButton>
       </div>
     </div>
 
@@ -105,8 +106,8 @@ useKeys((key, event) => {
           aria-describedby="new-problem"
       /></LabelledField>
       <LabelledField label="It is a"><PickField v-model="kind" :options="CRAFT_KINDS" /></LabelledField>
-      <a-button type="primary" html-type="submit">Start its rig</a-button>
-      <a-button @click="isAdding = false">Cancel</a-button>
+      <ActButton kind="primary" html-type="submit">Start its rig</ActButton>
+      <ActButton @click="isAdding = false">Cancel</ActButton>
       <p id="new-problem" class="problem" role="alert">{{ problem }}</p>
     </form>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { getJson, postJson, sentenceOf } from '@/api/http'
@@ -55,10 +56,10 @@ async function signOut(): Promise<void> {
               <span class="muted small">{{ one.address }}, since {{ day(one.begun_at) }}, last {{ clock(one.seen_at) }}</span></span
             >
             <span v-if="one.is_own" class="small">this one</span>
-            <button v-else type="button" class="link-button small" @click="end(one.id)">sign it out</button>
+            <ActButton kind="link" v-else class="small" @click="end(one.id)">sign it out</ActButton>
           </li>
         </ul>
-        <a-button @click="signOut">Sign out</a-button>
+        <ActButton @click="signOut">Sign out</ActButton>
       </div>
     </div>
   </section>

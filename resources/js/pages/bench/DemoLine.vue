@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { deleteJson, getJson, postJson, sentenceOf } from '@/api/http'
@@ -59,7 +60,7 @@ const clear = () =>
       >Of the demo: {{ rigs }} {{ rigs === 1 ? 'rig' : 'rigs' }}, {{ here.data.value?.cards }} cards, {{ here.data.value?.captures }} captures. All
       made up.</span
     >
-    <a-button :loading="isBusy" @click="clear">Clear the demo away</a-button>
+    <ActButton :loading="isBusy" @click="clear">Clear the demo away</ActButton>
   </p>
 </template>
 

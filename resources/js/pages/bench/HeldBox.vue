@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { choicesOf } from '@/lib/choice'
 import StarterButton from '@/components/StarterButton.vue'
@@ -62,7 +63,7 @@ function take(card: string): void {
       <p v-if="starter" class="small muted">
         To be looked at later: {{ starter.check.map((one) => one.charAt(0).toLowerCase() + one.slice(1)).join('; ') }}.
       </p>
-      <button type="button" class="link-button small" @click="held = NOTHING">another one</button>
+      <ActButton kind="link" class="small" @click="held = NOTHING">another one</ActButton>
     </template>
   </fieldset>
 </template>

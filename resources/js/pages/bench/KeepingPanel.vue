@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import FileField from '@/components/form/FileField.vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
@@ -97,7 +98,7 @@ const words = (names: string[]) => names.join(', ')
     <h2 id="keeping-title">Keeping it</h2>
     <p>Everything as one archive of open documents, pictures and captures with it.</p>
     <p class="acts">
-      <a-button href="/api/v1/archive.zip" download>Take it along</a-button>
+      <ActButton href="/api/v1/archive.zip" download>Take it along</ActButton>
       <FileField name="An archive to bring in" accept=".zip,application/zip" :is-waiting="isLooking" @take="look">{{
         isLooking ? 'Looking through it …' : 'Bring one in'
       }}</FileField>
@@ -123,9 +124,9 @@ const words = (names: string[]) => names.join(', ')
       </p>
       <p class="acts">
         <template v-if="!isNothingNew"
-          ><a-button type="primary" :loading="isBusy" @click="take">Take it in</a-button> <a-button @click="leave">Cancel</a-button></template
+          ><ActButton kind="primary" :loading="isBusy" @click="take">Take it in</ActButton> <ActButton @click="leave">Cancel</ActButton></template
         >
-        <a-button v-else @click="leave">Close</a-button>
+        <ActButton v-else @click="leave">Close</ActButton>
       </p>
     </div>
     <p class="muted small">

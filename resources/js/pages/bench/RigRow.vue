@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import type { RigSummary } from '@/api/rigs'
 import MiniChain from '@/components/MiniChain.vue'
 import StateMark, { STATE_WORDS } from '@/components/StateMark.vue'
@@ -35,9 +36,9 @@ defineEmits<{ archive: [] }>()
       >
       <span class="muted small"
         >changed {{ date(rig.changed_at) }} ·
-        <button type="button" class="link-button" :aria-label="`${rig.is_archived ? 'Bring back' : 'Put by'}: ${rig.name}`" @click="$emit('archive')">
+        <ActButton kind="link" :aria-label="`${rig.is_archived ? 'Bring back' : 'Put by'}: ${rig.name}`" @click="$emit('archive')">
           {{ rig.is_archived ? 'bring back' : 'put by' }}
-        </button></span
+        </ActButton></span
       >
     </div>
   </li>

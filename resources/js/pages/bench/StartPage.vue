@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useSessionStorage } from '@vueuse/core'
@@ -141,7 +142,7 @@ async function start(): Promise<void> {
         </div>
       </fieldset>
       <p id="start-problem" class="problem" role="alert">{{ problem.text }}</p>
-      <a-button type="primary" html-type="submit" size="large" :loading="isBusy">Join them</a-button>
+      <ActButton kind="primary" html-type="submit" size="large" :loading="isBusy">Join them</ActButton>
     </form>
   </main>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { computed, ref, watch } from 'vue'
 import type { DanceSetUp, DanceShown } from '@/api/rigs'
 import FindingLine from '@/components/FindingLine.vue'
@@ -44,7 +45,7 @@ const evidence = (move: number | null) => {
     <h2>What was found</h2>
     <p v-if="redo.length > 0" class="band">
       Not certain, so nothing is said of it: {{ redo.join(' ') }}
-      <button type="button" class="link-button" @click="$emit('again')">Dance again</button>
+      <ActButton kind="link" @click="$emit('again')">Dance again</ActButton>
     </p>
     <FindingLine v-for="finding in shown.findings" :key="finding.code + finding.message" :finding="finding" />
     <p v-if="shown.lines.length === 0" class="muted">Nothing of it could be written into this rig.</p>
@@ -79,8 +80,8 @@ const evidence = (move: number | null) => {
         "
       >
         <LabelledField label="Seen by"><input v-model="by" class="field" maxlength="80" /></LabelledField>
-        <a-button type="primary" html-type="submit" :disabled="taken.length === 0 || needsName || isSending"
-          >Write {{ taken.length }} of {{ shown.lines.length }}</a-button
+        <ActButton kind="primary" html-type="submit" :disabled="taken.length === 0 || needsName || isSending"
+          >Write {{ taken.length }} of {{ shown.lines.length }}</ActButton
         >
         <span v-if="needsName" class="muted small">A proof names who saw it.</span>
       </form>

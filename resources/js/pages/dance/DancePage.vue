@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { choicesOf } from '@/lib/choice'
 import { useEventListener } from '@vueuse/core'
@@ -129,7 +130,7 @@ useEventListener('keydown', (event) => {
     <template v-if="state === 'off' && setUp.data.value">
       <p v-if="isShort" class="muted">
         Propellers off. The sticks only: the order in which they arrive, and whether what was entered in the handset came out.
-        <button type="button" class="link-button" @click="once(false)">The whole dance</button>
+        <ActButton kind="link" @click="once(false)">The whole dance</ActButton>
       </p>
       <p v-else class="muted">
         Propellers off. Twenty seconds instead of Order, Travel and Switches by hand: move one control after the other as it is asked, each to its
@@ -172,9 +173,9 @@ useEventListener('keydown', (event) => {
           <p class="muted small">{{ at + 1 }} of {{ moves.length }}</p>
           <p class="move" role="status">{{ asked?.says }}</p>
           <p class="acts">
-            <a-button :disabled="isRehearsal" @click="dance.again()">Again (A)</a-button>
-            <a-button :disabled="isRehearsal" @click="dance.next()">Skip (S)</a-button>
-            <a-button @click="dance.finish()">Stop (Esc)</a-button>
+            <ActButton :disabled="isRehearsal" @click="dance.again()">Again (A)</ActButton>
+            <ActButton :disabled="isRehearsal" @click="dance.next()">Skip (S)</ActButton>
+            <ActButton @click="dance.finish()">Stop (Esc)</ActButton>
             <label v-if="hasVoice" class="small"><input v-model="wantsVoice" type="checkbox" /> say it aloud</label>
           </p>
           <p v-if="signHeld" class="band" role="status">{{ signHeld }}</p>
@@ -200,14 +201,14 @@ useEventListener('keydown', (event) => {
         sticks once more: that confirms it.
       </p>
       <p>
-        <a-button type="primary" @click="once(true)">Dance the sticks once more</a-button>
+        <ActButton kind="primary" @click="once(true)">Dance the sticks once more</ActButton>
       </p>
     </section>
     <template v-else-if="state === 'done' && shown">
       <DanceFound :shown="shown" :moves="moves" :why-not="whyNot" :is-sending="handle.isSending.value" @take="take" @again="state = 'off'" />
-      <p><a-button @click="state = 'off'">Another dance</a-button></p>
+      <p><ActButton @click="state = 'off'">Another dance</ActButton></p>
     </template>
-    <p v-else-if="state === 'done'" class="band stop" role="alert">{{ problem }} <a-button @click="state = 'off'">Back</a-button></p>
+    <p v-else-if="state === 'done'" class="band stop" role="alert">{{ problem }} <ActButton @click="state = 'off'">Back</ActButton></p>
   </main>
 </template>
 

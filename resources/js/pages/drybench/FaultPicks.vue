@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { choicesOf } from '@/lib/choice'
 import { computed, ref } from 'vue'
@@ -27,7 +28,7 @@ function put(): void {
     <ul class="plain-list in" aria-label="Faults that are in">
       <li v-for="cause in faults" :key="cause">
         <span>{{ says(cause) }}</span>
-        <button type="button" class="link-button small" :aria-label="`Take out: ${says(cause)}`" @click="emit('put', cause)">take out</button>
+        <ActButton kind="link" class="small" :aria-label="`Take out: ${says(cause)}`" @click="emit('put', cause)">take out</ActButton>
       </li>
     </ul>
     <div v-if="faults.length < MOST" class="add">
@@ -45,7 +46,7 @@ function put(): void {
             )
           "
         />
-        <a-button :disabled="chosen === ''" @click="put">Put in</a-button>
+        <ActButton :disabled="chosen === ''" @click="put">Put in</ActButton>
       </div>
     </div>
     <p v-else class="muted small">Five at once are enough.</p>

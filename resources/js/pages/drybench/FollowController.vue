@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
@@ -48,16 +49,14 @@ function follow(picked: Picked): void {
 <template>
   <div class="follow">
     <template v-if="!isOn">
-      <button type="button" class="link-button small" @click="follow({ kind: 'controller', source: gamepadSource() })">
-        follow a game controller
-      </button>
+      <ActButton kind="link" class="small" @click="follow({ kind: 'controller', source: gamepadSource() })"> follow a game controller </ActButton>
       ·
-      <button type="button" class="link-button small" :aria-expanded="isChoosing" @click="isChoosing = !isChoosing">or channels that come in</button>
+      <ActButton kind="link" class="small" :aria-expanded="isChoosing" @click="isChoosing = !isChoosing">or channels that come in</ActButton>
       <SourcePicker v-if="isChoosing" :kinds="KINDS" @choose="follow">Follow</SourcePicker>
     </template>
-    <button v-else type="button" class="link-button small" @click="stop()">
+    <ActButton kind="link" v-else class="small" @click="stop()">
       {{ kind === 'controller' ? 'let go of the game controller' : `let go of ${SOURCES[kind].name}` }}
-    </button>
+    </ActButton>
     <p v-if="problem || silence" class="small band" role="alert">{{ problem || silence }}</p>
     <div v-if="isOn && count > 0" class="axes">
       <label v-for="letter in LETTERS" :key="letter" class="small">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { computed } from 'vue'
 import type { DryBenchSetUp } from '@/api/rigs'
 import type { DryBench, Letter } from '@/composables/useDryBench'
@@ -25,7 +26,7 @@ const told = (event: Event) => Number((event.target as HTMLInputElement).value)
     <div class="head">
       <h2 id="hands">Hands</h2>
       <span class="muted small">stick mode {{ setUp.stick_mode }}{{ setUp.stick_mode_known ? '' : ', not said: the usual one' }}</span>
-      <button type="button" class="link-button small" @click="bench.startAgain()">all at rest</button>
+      <ActButton kind="link" class="small" @click="bench.startAgain()">all at rest</ActButton>
     </div>
     <div class="gimbals">
       <GimbalPad v-for="one in sides" :key="one.side" v-bind="one" :names="names" :sticks="hands.sticks" @move="bench.moveStick" />

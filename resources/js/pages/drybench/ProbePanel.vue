@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { computed, ref } from 'vue'
 import type { DryBenchShown } from '@/api/rigs'
 import { figure } from '@/lib/numberText'
@@ -34,7 +35,7 @@ const bar = placed(SHOWN_US, { from: 0, to: 100 }, true)
           {{ one.title }}
         </button>
       </span>
-      <button type="button" class="link-button small" :aria-label="`Take the probe off ${shown.names[position]}`" @click="$emit('take')">off</button>
+      <ActButton kind="link" class="small" :aria-label="`Take the probe off ${shown.names[position]}`" @click="$emit('take')">off</ActButton>
     </header>
     <p v-if="coupling.us === null" class="silent">Silent: nothing runs here.</p>
     <ol v-else-if="now === 'values'" class="values plain-list">

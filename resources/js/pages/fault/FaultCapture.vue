@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { choicesOf } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
@@ -44,7 +45,7 @@ async function read(): Promise<void> {
           )
         "
     /></label>
-    <a-button html-type="submit" size="small" :disabled="chosen === '' || isReading">Take as evidence</a-button>
+    <ActButton html-type="submit" size="small" :disabled="chosen === '' || isReading">Take as evidence</ActButton>
     <span v-if="said" class="muted" role="status">{{ said }}</span>
   </form>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { ref } from 'vue'
 import type { Seen } from '@/composables/useDiagnosis'
 import { getJson, postJson, sentenceOf } from '@/api/http'
@@ -47,17 +48,17 @@ const keep = () => tell('found-fault', { cause: props.cause.id, seen: props.seen
     <h2>{{ cause.says }}</h2>
     <p class="fix"><b>Mend it.</b> {{ cause.fix }}</p>
     <div v-if="slug && (mends.length > 0 || cause.step)" class="row">
-      <a-button v-for="mend in mends" :key="mend.title" :disabled="isKeeping" @click="tell(mend.intent, mend.told, `Set: ${mend.title}.`)">{{
+      <ActButton v-for="mend in mends" :key="mend.title" :disabled="isKeeping" @click="tell(mend.intent, mend.told, `Set: ${mend.title}.`)">{{
         mend.title
-      }}</a-button>
+      }}</ActButton>
       <RouterLink v-if="cause.step" :to="`/rigs/${slug}/${cause.step}`">Set it on the step {{ cause.step }}</RouterLink>
       <span v-if="mends.length > 0" class="muted small">This is written down for the rig; set it in the box as well.</span>
     </div>
     <p v-if="proof"><b>Prove it.</b> {{ proof.asks }} {{ proof.how }}</p>
     <p v-if="proof?.risk" class="band">{{ proof.risk }}</p>
     <div class="row">
-      <a-button type="primary" @click="$emit('mended')">Mended: is it well now?</a-button>
-      <a-button v-if="slug" :loading="isKeeping" :disabled="kept !== ''" @click="keep">Keep this in its history</a-button>
+      <ActButton kind="primary" @click="$emit('mended')">Mended: is it well now?</ActButton>
+      <ActButton v-if="slug" :loading="isKeeping" :disabled="kept !== ''" @click="keep">Keep this in its history</ActButton>
       <span class="muted small" role="status">{{ kept }}</span>
     </div>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { computed, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { sentenceOf } from '@/api/http'
@@ -57,7 +58,7 @@ const problem = computed(() => known.error.value ?? rig.error.value ?? answer.er
         </p>
       </div>
       <RouterLink :to="slug ? `/practice?rig=${slug}` : '/practice'" class="small">practise on hidden faults</RouterLink>
-      <a-button v-if="course.seen.length + course.fixed.length > 0" @click="search.startAgain()">Start again</a-button>
+      <ActButton v-if="course.seen.length + course.fixed.length > 0" @click="search.startAgain()">Start again</ActButton>
     </div>
     <p v-if="problem" class="band stop" role="alert">
       {{ sentenceOf(problem) }} <RouterLink v-if="slug" to="/fault">Look for it without a rig</RouterLink>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { nextTick, ref, watch } from 'vue'
 import type { FaultTestView } from '@/api/rigs'
 import { figure } from '@/lib/numberText'
@@ -43,7 +44,7 @@ function tell(outcome: string): void {
         {{ outcome.title }}
       </button>
     </div>
-    <button type="button" class="link-button small" @click="tell('cannot_do')">I cannot do this here</button>
+    <ActButton kind="link" class="small" @click="tell('cannot_do')">I cannot do this here</ActButton>
   </div>
 </template>
 

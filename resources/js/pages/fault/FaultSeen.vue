@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { choicesOf } from '@/lib/choice'
 import type { FaultTestView, RigSymptoms } from '@/api/rigs'
@@ -35,17 +36,15 @@ const words = (id: string, outcome: string) => props.test(id)?.outcomes.find((on
           >
           <PickField :model-value="one.outcome" :options="outcomesOf(one.test)" @update:model-value="(outcome) => $emit('tell', one.test, outcome)"
         /></label>
-        <button type="button" class="link-button small" :aria-label="`Take back: ${test(one.test)?.asks}`" @click="$emit('take', one.test)">
+        <ActButton kind="link" class="small" :aria-label="`Take back: ${test(one.test)?.asks}`" @click="$emit('take', one.test)">
           take back
-        </button>
+        </ActButton>
       </li>
       <li v-for="one in byItself" :key="one.test" class="rig">
         <span
           >{{ test(one.test)?.asks }} <b>{{ words(one.test, one.outcome) }}</b><small class="muted">From the rig. {{ one.from }}</small></span
         >
-        <button type="button" class="link-button small" :aria-label="`Not so: ${test(one.test)?.asks}`" @click="$emit('take', one.test)">
-          not so
-        </button>
+        <ActButton kind="link" class="small" :aria-label="`Not so: ${test(one.test)?.asks}`" @click="$emit('take', one.test)"> not so </ActButton>
       </li>
     </ul>
   </section>
@@ -73,7 +72,7 @@ label {
 label small {
   display: block;
 }
-.link-button {
+.link-act {
   white-space: nowrap;
 }
 </style>

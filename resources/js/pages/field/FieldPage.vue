@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -74,7 +75,7 @@ async function take(): Promise<void> {
       <p v-if="preview.note">“{{ preview.note }}”</p>
       <p v-if="preview.photos > 0" class="muted">{{ preview.photos }} {{ preview.photos === 1 ? 'picture' : 'pictures' }}</p>
       <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
-      <a-button type="primary" :loading="isBusy" @click="take">Take it in</a-button>
+      <ActButton kind="primary" :loading="isBusy" @click="take">Take it in</ActButton>
     </section>
   </main>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import DayField from '@/components/form/DayField.vue'
 import PickField from '@/components/form/PickField.vue'
 import { asChoices, choicesOf } from '@/lib/choice'
@@ -108,8 +109,8 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
       </ul>
     </section>
     <div v-if="log.data.value && (page > 1 || log.data.value.more)" class="pages">
-      <a-button :disabled="page === 1" @click="page--">Later</a-button> <span class="muted">page {{ page }}</span>
-      <a-button :disabled="!log.data.value.more" @click="page++">Earlier</a-button>
+      <ActButton :disabled="page === 1" @click="page--">Later</ActButton> <span class="muted">page {{ page }}</span>
+      <ActButton :disabled="!log.data.value.more" @click="page++">Earlier</ActButton>
     </div>
   </main>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { choicesOf } from '@/lib/choice'
 import { computed, ref } from 'vue'
@@ -72,7 +73,7 @@ const minutesOf = (id: string) => shown.value?.settings.find((one) => one.id ===
                 )
               "
             />
-            <a-button type="primary" html-type="submit" :disabled="named === '' || isBusy">That is it</a-button>
+            <ActButton kind="primary" html-type="submit" :disabled="named === '' || isBusy">That is it</ActButton>
           </form>
           <p class="muted small">A wrong one costs {{ figure(shown.wrong_minutes) }} min.</p>
           <form class="row" @submit.prevent="change">
@@ -88,15 +89,15 @@ const minutesOf = (id: string) => shown.value?.settings.find((one) => one.id ===
                 )
               "
             />
-            <a-button html-type="submit" :disabled="changed === '' || isBusy">{{
+            <ActButton html-type="submit" :disabled="changed === '' || isBusy">{{
               changed === '' ? 'Put it back' : `Put it back, ${figure(minutesOf(changed))} min`
-            }}</a-button>
+            }}</ActButton>
           </form>
           <div class="more">
-            <a-button v-if="!shown.has_looked" :disabled="isBusy" @click="practice.make({ look: true })"
-              >Open the dry bench, {{ figure(shown.look_minutes) }} min</a-button
+            <ActButton v-if="!shown.has_looked" :disabled="isBusy" @click="practice.make({ look: true })"
+              >Open the dry bench, {{ figure(shown.look_minutes) }} min</ActButton
             >
-            <button type="button" class="link-button small" :disabled="isBusy" @click="practice.make({ give_up: true })">give up</button>
+            <ActButton kind="link" class="small" :disabled="isBusy" @click="practice.make({ give_up: true })">give up</ActButton>
           </div>
         </section>
         <PracticeSteps :steps="shown.steps" :tests="shown.tests" :settings="shown.settings" />

@@ -70,7 +70,7 @@ const LISTED = 12
   stroke: var(--line);
 }
 text {
-  font-size: 11px;
+  font-size: 12.5px;
   fill: var(--muted);
 }
 .line {

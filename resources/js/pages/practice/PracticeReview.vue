@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { isSample, type PracticeShown } from '@/api/rigs'
@@ -85,7 +86,7 @@ async function keep(): Promise<void> {
         <label for="player">Keep it; with a name it goes into the logbook too</label>
         <div class="row">
           <input id="player" v-model="player" class="field" type="text" maxlength="200" placeholder="your name, or nothing" autocomplete="name" />
-          <a-button html-type="submit" :disabled="isKeeping">Keep</a-button>
+          <ActButton html-type="submit" :disabled="isKeeping">Keep</ActButton>
         </div>
         <p v-if="problem" class="small wrong-word" role="alert">{{ problem }}</p>
       </form>
@@ -95,7 +96,7 @@ async function keep(): Promise<void> {
       </p>
       <p>
         <RouterLink class="again" :to="`/practice?rig=${rig}`">Another game</RouterLink>
-        <button type="button" class="link-button" @click="practice.startAgain()">the same once more</button>
+        <ActButton kind="link" @click="practice.startAgain()">the same once more</ActButton>
       </p>
     </div>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
@@ -77,7 +78,7 @@ function begin(): void {
         :aria-invalid="!isSeed"
       />
       <p v-if="!isSeed" class="small wrong" role="alert">Letters, digits and dashes only.</p>
-      <a-button type="primary" html-type="submit" size="large" :disabled="rig === '' || !isSeed">Begin</a-button>
+      <ActButton kind="primary" html-type="submit" size="large" :disabled="rig === '' || !isSeed">Begin</ActButton>
     </form>
     <PracticeProgress :games="results.data.value?.games ?? []" />
   </div>

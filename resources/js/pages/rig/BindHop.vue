@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { asChoices } from '@/lib/choice'
 import { useSessionStorage } from '@vueuse/core'
@@ -103,8 +104,8 @@ const modeWords = (mode: string) => (/^\d/.test(mode) ? `channels ${mode.replace
             ><input v-model="tried.note" class="field" maxlength="200" placeholder="what the light did"
           /></LabelledField>
           <div class="taps">
-            <a-button type="primary" :disabled="distance === null" @click="log(true)">It bound</a-button>
-            <a-button :disabled="distance === null" @click="log(false)">It did not</a-button>
+            <ActButton :disabled="distance === null" @click="log(true)">It bound</ActButton>
+            <ActButton :disabled="distance === null" @click="log(false)">It did not</ActButton>
           </div>
         </form>
 
@@ -138,7 +139,7 @@ const modeWords = (mode: string) => (/^\d/.test(mode) ? `channels ${mode.replace
             <tbody>
               <tr v-for="rung in hop.ladder" :key="words(rung)">
                 <td>
-                  <button type="button" class="link-button" @click="aim(rung)">{{ words(rung) }}</button>
+                  <ActButton kind="link" @click="aim(rung)">{{ words(rung) }}</ActButton>
                 </td>
                 <td class="value">{{ Math.round(rung.p * 100) }} %</td>
                 <td class="value">{{ rung.minutes }} min</td>

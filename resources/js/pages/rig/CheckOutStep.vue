@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import WordLine from '@/components/WordLine.vue'
 import FaultLink from '@/components/FaultLink.vue'
 import { useSessionStorage } from '@vueuse/core'
@@ -91,9 +92,9 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
               fails="failed"
               :save="(passed, observed, by) => made(check, passed, observed, by)"
             />
-            <button v-else-if="!check.step && check.required" type="button" class="link-button small" @click="again = keyOf(check)">
+            <ActButton kind="link" v-else-if="!check.step && check.required" class="small" @click="again = keyOf(check)">
               check {{ titleOf(check).toLowerCase() }} again
-            </button>
+            </ActButton>
             <RangeMeaning v-if="check.check === 'range' && check.required" :rig="rig" :handle="handle" />
             <label v-if="check.check === 'antenna'" class="inline"
               >It sits
@@ -122,12 +123,12 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
         <form class="row" @submit.prevent="sign">
           <LabelledField label="Name"><input v-model="by" class="field" maxlength="80" autocomplete="name" /></LabelledField>
           <LabelledField label="Note" is-growing><input v-model="note" class="field" maxlength="300" /></LabelledField>
-          <a-button
-            type="primary"
+          <ActButton
+            kind="primary"
             html-type="submit"
             :loading="handle.isSending.value"
             :disabled="view.refused_because.length > 0 || by.trim() === ''"
-            >Sign it off</a-button
+            >Sign it off</ActButton
           >
         </form>
         <p v-if="view.refused_because.length > 0" class="muted">

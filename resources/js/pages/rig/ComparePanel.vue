@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { choicesOf } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
@@ -41,7 +42,7 @@ function restore(difference: Difference): void {
   <section class="compare" aria-label="Two moments side by side">
     <header>
       <h3>What is different</h3>
-      <a-button size="small" @click="$emit('close')">Close</a-button>
+      <ActButton size="small" @click="$emit('close')">Close</ActButton>
     </header>
     <div class="moments">
       <p><span class="muted">Then:</span> {{ moment(then) }}</p>
@@ -77,9 +78,9 @@ function restore(difference: Difference): void {
           <td class="what value">{{ difference.then_says }}</td>
           <td class="what value">{{ difference.now_says }}</td>
           <td>
-            <button type="button" class="link-button small" :aria-label="`Bring back: ${difference.name}`" @click="restore(difference)">
+            <ActButton kind="link" class="small" :aria-label="`Bring back: ${difference.name}`" @click="restore(difference)">
               bring it back
-            </button>
+            </ActButton>
           </td>
         </tr>
       </tbody>

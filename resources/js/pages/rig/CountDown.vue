@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 
@@ -31,7 +32,7 @@ function start(): void {
 
 <template>
   <span class="count">
-    <a-button size="small" @click="start">{{ left === null ? `Count ${seconds} s down` : 'Again' }}</a-button>
+    <ActButton size="small" @click="start">{{ left === null ? `Count ${seconds} s down` : 'Again' }}</ActButton>
     <b v-if="left !== null" class="value" role="timer" :aria-label="label" :class="{ over: left === 0 }">{{
       left === 0 ? 'too late' : `${left.toFixed(1)} s`
     }}</b>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import FactsTable from '@/components/FactsTable.vue'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { CouplingWayView, RigData } from '@/api/rigs'
@@ -39,7 +40,7 @@ watch(() => props.position, focus)
     <header>
       <CouplingMark :state="coupling.state" :open="coupling.open" />
       <h2>{{ name(coupling.from) }} to {{ name(coupling.to) }}: {{ COUPLING_WORDS[coupling.state] }}</h2>
-      <a-button size="small" @click="$emit('close')">Close</a-button>
+      <ActButton size="small" @click="$emit('close')">Close</ActButton>
     </header>
     <div class="halves">
       <FactsTable v-if="coupling.facts.length > 0" :facts="coupling.facts" :ends="{ from: name(coupling.from), to: name(coupling.to) }" />
@@ -60,12 +61,12 @@ watch(() => props.position, focus)
                 ><b>{{ way.label }}</b> <span class="muted small">{{ priceOf(way) }}</span></span
               >
               <span v-if="way.chosen" class="muted small">taken</span>
-              <a-button
+              <ActButton
                 v-else
                 size="small"
                 :aria-label="`Join by ${way.label}`"
                 @click="handle.intend('choose-way', { from: coupling.from, to: coupling.to, via: way.via })"
-                >Take it</a-button
+                >Take it</ActButton
               >
             </li>
           </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { choicesOf } from '@/lib/choice'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
@@ -46,7 +47,7 @@ async function duplicate(): Promise<void> {
 </script>
 
 <template>
-  <p v-if="!isOpen"><button type="button" class="link-button" @click="open">Duplicate this rig, for a relay or another receiver</button></p>
+  <p v-if="!isOpen"><ActButton kind="link" @click="open">Duplicate this rig, for a relay or another receiver</ActButton></p>
   <form v-else class="duplicate" @submit.prevent="duplicate">
     <LabelledField label="Name"><input v-model="name" class="field" maxlength="200" required /></LabelledField>
     <LabelledField label="Receiver"
@@ -61,8 +62,8 @@ async function duplicate(): Promise<void> {
           )
         "
     /></LabelledField>
-    <a-button type="primary" html-type="submit">Duplicate</a-button>
-    <a-button @click="isOpen = false">Cancel</a-button>
+    <ActButton kind="primary" html-type="submit">Duplicate</ActButton>
+    <ActButton @click="isOpen = false">Cancel</ActButton>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   </form>
 </template>

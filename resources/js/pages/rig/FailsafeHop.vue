@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { computed, reactive, ref, watch } from 'vue'
 import type { FailsafeHopView, RigData, Told } from '@/api/rigs'
 import PulseField from '@/components/PulseField.vue'
@@ -72,9 +73,9 @@ async function set(): Promise<void> {
         <b>Should {{ hop.modes.find((mode) => mode.mode === hop.recommended)?.says ?? 'not be used like this' }}.</b> {{ hop.recommended_why }}
         <span v-if="hop.is_set" class="muted">Set to {{ hop.mode_says }} on {{ day(hop.set_at) }}.</span>
       </p>
-      <a-button v-if="!isSetting && hop.ways.length > 0" :type="hop.is_set ? 'default' : 'primary'" @click="isSetting = true">{{
+      <ActButton v-if="!isSetting && hop.ways.length > 0" :type="hop.is_set ? 'default' : 'primary'" @click="isSetting = true">{{
         hop.is_set ? 'Set it again' : 'Set it'
-      }}</a-button>
+      }}</ActButton>
     </div>
     <form v-if="isSetting" class="form" @submit.prevent="set">
       <fieldset>
@@ -103,11 +104,11 @@ async function set(): Promise<void> {
           />
         </label>
         <p v-if="hop.stored_channels.length === 0" class="muted small">Say on the Path step which function rides on which channel.</p>
-        <button type="button" class="link-button small" @click="safe">as recommended</button>
+        <ActButton kind="link" class="small" @click="safe">as recommended</ActButton>
       </fieldset>
       <div class="row">
-        <a-button type="primary" html-type="submit">It is set so</a-button>
-        <a-button @click="isSetting = false">Cancel</a-button>
+        <ActButton html-type="submit">It is set so</ActButton>
+        <ActButton @click="isSetting = false">Cancel</ActButton>
       </div>
     </form>
     <p v-else-if="hop.stored_us" class="small muted">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { computed, ref } from 'vue'
 import type { RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
@@ -41,14 +42,14 @@ async function add(): Promise<void> {
       <li v-for="entry in functions" :key="entry.function">
         <b class="value">{{ entry.channel }}</b> {{ entry.function
         }}<span v-if="entry.channel > 4" class="muted small"> (auxiliary {{ entry.channel - 4 }})</span>
-        <button
-          type="button"
-          class="link-button small remove"
+        <ActButton
+          kind="link"
+          class="small remove"
           :aria-label="`Remove ${entry.function}`"
           @click="handle.intend('remove-function', { function: entry.function })"
         >
           remove
-        </button>
+        </ActButton>
       </li>
       <li v-if="functions.length === 0" class="muted">Not told yet. Reserved channels can only be pointed out.</li>
     </ul>
@@ -72,7 +73,7 @@ async function add(): Promise<void> {
         maxlength="2"
         @keydown.enter.prevent="add"
       />
-      <a-button @click="add">Add</a-button>
+      <ActButton @click="add">Add</ActButton>
       <span v-if="problem" class="problem" role="alert">{{ problem }}</span>
     </div>
   </fieldset>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import FileField from '@/components/form/FileField.vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
@@ -41,21 +42,15 @@ async function attach(file: File): Promise<void> {
     <span class="kind muted small">{{ item.entry.kind === 'undo' ? 'back' : item.entry.kind }}</span>
     <span class="text">{{ item.entry.text }} <AttachedFiles :files="files" /></span>
     <span class="acts">
-      <button
-        v-if="item.standing"
-        type="button"
-        class="link-button small"
-        :aria-label="`Take back: ${item.entry.text}`"
-        @click="handle.undo(item.position)"
-      >
+      <ActButton kind="link" v-if="item.standing" class="small" :aria-label="`Take back: ${item.entry.text}`" @click="handle.undo(item.position)">
         Take back
-      </button>
+      </ActButton>
       <RouterLink class="small" :to="`/rigs/${rig.slug}/at/${item.position}`" :aria-label="`As it was after: ${item.entry.text}`"
         >as it was</RouterLink
       >
-      <button type="button" class="link-button small" :aria-label="`What changed since: ${item.entry.text}`" @click="$emit('then', item.position)">
+      <ActButton kind="link" class="small" :aria-label="`What changed since: ${item.entry.text}`" @click="$emit('then', item.position)">
         since then
-      </button>
+      </ActButton>
       <FileField
         class="small"
         is-quiet
@@ -71,7 +66,7 @@ async function attach(file: File): Promise<void> {
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: 3.2rem 6.4rem 1fr auto;
+  grid-template-columns: 4.4rem 6.4rem minmax(0, 1fr) auto;
   position: relative;
   gap: 0.5rem;
   padding: 0.25rem 0;
@@ -84,7 +79,7 @@ li {
 }
 @media (max-width: 700px) {
   li {
-    grid-template-columns: 3.2rem minmax(0, 1fr);
+    grid-template-columns: 4.4rem minmax(0, 1fr);
   }
   .kind {
     display: none;

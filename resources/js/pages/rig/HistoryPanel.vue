@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import YearLine from '@/components/YearLine.vue'
 import { useSessionStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
@@ -44,12 +45,12 @@ async function write(): Promise<void> {
   <div>
     <div class="head">
       <h2>History</h2>
-      <a-button :disabled="rig.undo === null" @click="handle.undo()">Take the last change back</a-button>
+      <ActButton :disabled="rig.undo === null" @click="handle.undo()">Take the last change back</ActButton>
     </div>
     <p class="muted">Everything that was changed, read and tested. Taking something back adds a line; nothing is ever removed.</p>
     <form class="note" @submit.prevent="write">
       <input v-model="note" class="field" aria-label="A note" placeholder="a note: what was seen, done or thought of" maxlength="2000" />
-      <a-button html-type="submit" :disabled="note.trim() === ''">Write it down</a-button>
+      <ActButton html-type="submit" :disabled="note.trim() === ''">Write it down</ActButton>
     </form>
     <YearLine v-if="rig.history.length > 0" :entries="rig.history.map((item) => item.entry)" />
     <ComparePanel v-if="then !== null" :rig="rig" :handle="handle" :then="then" @close="then = null" />
@@ -86,13 +87,14 @@ async function write(): Promise<void> {
       </p>
       <DuplicateForm :rig="rig" />
       <p v-if="!wantsLike">
-        <button type="button" class="link-button" @click="wantsLike = true">Like another rig, but …: take parts of it over</button>
+        <ActButton kind="link" @click="wantsLike = true">Like another rig, but …: take parts of it over</ActButton>
       </p>
       <LikePanel v-else :rig="rig" :handle="handle" />
-      <p v-if="!wantsRemoval"><button type="button" class="link-button" @click="wantsRemoval = true">Take this rig off the bench</button></p>
+      <p v-if="!wantsRemoval"><ActButton kind="link" @click="wantsRemoval = true">Take this rig off the bench</ActButton></p>
       <p v-else class="band">
         Its history goes with it. Export it first if you may want it again.
-        <a-button danger @click="$emit('remove')">Take it off the bench</a-button> <a-button @click="wantsRemoval = false">Keep it</a-button>
+        <ActButton kind="danger" @click="$emit('remove')">Take it off the bench</ActButton>
+        <ActButton @click="wantsRemoval = false">Keep it</ActButton>
       </p>
     </section>
   </div>
@@ -123,7 +125,7 @@ summary {
 }
 .time {
   display: inline-block;
-  min-width: 3.2rem;
+  min-width: 4.4rem;
 }
 .kind {
   display: inline-block;

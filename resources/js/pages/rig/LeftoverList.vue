@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { reactive, ref } from 'vue'
 import type { LeftoverView, RigData } from '@/api/rigs'
 import LabelledField from '@/components/form/LabelledField.vue'
@@ -38,28 +39,27 @@ async function leave(leftover: LeftoverView): Promise<void> {
         {{ leftover.sentence }}
         <p v-if="leftover.left" class="muted small">
           Left as it is: {{ leftover.left.reason }} ({{ leftover.left.by }}, {{ day(leftover.left.at) }}).
-          <button type="button" class="link-button" @click="handle.intend('take-up-again', { what: leftover.what })">Take it up again</button>
+          <ActButton kind="link" @click="handle.intend('take-up-again', { what: leftover.what })">Take it up again</ActButton>
         </p>
         <form v-else-if="asked === leftover.what" class="told" @submit.prevent="leave(leftover)">
           <LabelledField label="Why it may stay as it is" is-growing
             ><input v-model="reasons[leftover.what]" class="field" maxlength="200" autocomplete="off"
           /></LabelledField>
           <LabelledField label="By"><input v-model="by" class="field by" maxlength="80" autocomplete="name" /></LabelledField>
-          <a-button html-type="submit" :loading="handle.isSending.value" :disabled="(reasons[leftover.what] ?? '').trim() === '' || by.trim() === ''"
-            >Leave it as it is</a-button
+          <ActButton html-type="submit" :loading="handle.isSending.value" :disabled="(reasons[leftover.what] ?? '').trim() === '' || by.trim() === ''"
+            >Leave it as it is</ActButton
           >
-          <a-button @click="asked = null">Cancel</a-button>
+          <ActButton @click="asked = null">Cancel</ActButton>
         </form>
       </div>
-      <button
+      <ActButton
+        kind="link"
         v-if="!leftover.left && asked !== leftover.what"
-        type="button"
-        class="link-button"
         :aria-label="`Leave as it is: ${leftover.sentence}`"
         @click="asked = leftover.what"
       >
         leave as it is
-      </button>
+      </ActButton>
     </li>
   </ul>
 </template>
@@ -81,7 +81,7 @@ async function leave(leftover: LeftoverView): Promise<void> {
   .leftovers li {
     grid-template-columns: 20px minmax(0, 1fr);
   }
-  .leftovers li > .link-button {
+  .leftovers li > .link-act {
     grid-column: 2;
     justify-self: start;
     min-height: 44px;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { choicesOf } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
@@ -63,11 +64,11 @@ const chosen = (part: LikePartView) => part.lines.filter((line) => !left.has(idO
         </li>
         <li v-for="line in part.left_out" :key="line" class="muted">Not taken: {{ line }}</li>
       </ul>
-      <a-button
+      <ActButton
         v-if="part.lines.length > 0"
         :disabled="chosen(part).length === 0 || handle.isSending.value"
         @click="handle.beLike(other, part.part, chosen(part))"
-        >Take over {{ chosen(part).length }} of {{ part.lines.length }}</a-button
+        >Take over {{ chosen(part).length }} of {{ part.lines.length }}</ActButton
       >
     </div>
   </section>

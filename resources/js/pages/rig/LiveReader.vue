@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { computed, ref } from 'vue'
 import { postJson } from '@/api/http'
 import type { SteadyAsk } from '@/api/rigs'
@@ -65,9 +66,9 @@ const said = computed(() => live.problem.value || live.silence.value || steady.p
         </p>
       </template>
       <p class="acts">
-        <a-button :disabled="at === 0" @click="steady.back()">Once more the one before</a-button>
-        <a-button :disabled="now === null" @click="steady.skip()">Skip</a-button>
-        <a-button @click="steady.stop()">{{ isDone ? 'Close' : 'Stop' }}</a-button>
+        <ActButton :disabled="at === 0" @click="steady.back()">Once more the one before</ActButton>
+        <ActButton :disabled="now === null" @click="steady.skip()">Skip</ActButton>
+        <ActButton @click="steady.stop()">{{ isDone ? 'Close' : 'Stop' }}</ActButton>
         <label v-if="hasVoice" class="small"><input v-model="wantsVoice" type="checkbox" /> say it aloud</label>
       </p>
     </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import FileField from '@/components/form/FileField.vue'
 import PickField from '@/components/form/PickField.vue'
 import { choicesOf } from '@/lib/choice'
@@ -145,7 +146,7 @@ async function read(file: File): Promise<void> {
       /></LabelledField>
       <SourcePicker v-if="!live.isOn.value" :kinds="KINDS" :stand-in="standIn" @choose="listen">Begin</SourcePicker>
       <p v-else class="row" role="status">
-        Listening: hands off for a second, then move the sticks in this sequence. <a-button @click="live.stop()">That is all</a-button>
+        Listening: hands off for a second, then move the sticks in this sequence. <ActButton @click="live.stop()">That is all</ActButton>
       </p>
       <p v-if="live.problem.value || live.silence.value" class="band" role="alert">{{ live.problem.value || live.silence.value }}</p>
     </div>

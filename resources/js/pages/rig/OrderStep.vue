@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import WordLine from '@/components/WordLine.vue'
 import { computed } from 'vue'
 import type { OrderFixView, RigData, Told } from '@/api/rigs'
@@ -45,9 +46,9 @@ function make(fix: OrderFixView): void {
 
       <div v-if="order.disagrees" class="band disagrees">
         <p>{{ order.disagrees }} One of the two is not so.</p>
-        <a-button @click="handle.intend('follow-order', {})">Put the functions where the order has them</a-button>
-        <a-button v-if="order.told_order" @click="handle.intend('set-handset-order', { order: toldOrder })"
-          >The handset sends {{ order.told_order.split('').join(' ') }}</a-button
+        <ActButton @click="handle.intend('follow-order', {})">Put the functions where the order has them</ActButton>
+        <ActButton v-if="order.told_order" @click="handle.intend('set-handset-order', { order: toldOrder })"
+          >The handset sends {{ order.told_order.split('').join(' ') }}</ActButton
         >
       </div>
       <section v-if="order.fixes.length > 0 && !order.by_plugs">
@@ -75,12 +76,12 @@ function make(fix: OrderFixView): void {
               </table>
               <p class="muted small">Touches: {{ fix.touches }}</p>
             </div>
-            <a-button @click="make(fix)">Do it this way</a-button>
+            <ActButton @click="make(fix)">Do it this way</ActButton>
           </li>
         </ul>
       </section>
       <p v-if="order.by_plugs">
-        <button type="button" class="link-button" @click="handle.intend('plug-by-labels', {})">Plug by the labels instead</button>
+        <ActButton kind="link" @click="handle.intend('plug-by-labels', {})">Plug by the labels instead</ActButton>
       </p>
 
       <section v-if="order.auxiliaries.length > 0">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { computed } from 'vue'
 import type { PlanAnswer } from '@/api/generated/plan.out'
 import FindingLine from '@/components/FindingLine.vue'
@@ -57,7 +58,7 @@ const onOff = (to: unknown) => (typeof to === 'boolean' ? (to ? 'on' : 'off') : 
       <FindingLine v-for="finding in findings" :key="finding.code + finding.message" :finding="finding" />
     </div>
     <span v-if="taken" class="taken">This rig has it</span>
-    <a-button v-else :type="best ? 'primary' : 'default'" @click="$emit('take')">Take this path</a-button>
+    <ActButton v-else :type="best ? 'primary' : 'default'" @click="$emit('take')">Take this path</ActButton>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { ref, watch } from 'vue'
 import type { RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
@@ -24,9 +25,9 @@ watch(
   <div>
     <div class="head">
       <h2>Path</h2>
-      <a-button v-if="hasChain()" :aria-expanded="isLooking" @click="isLooking = !isLooking">{{
+      <ActButton v-if="hasChain()" :aria-expanded="isLooking" @click="isLooking = !isLooking">{{
         isLooking ? 'Keep this chain' : 'Other paths'
-      }}</a-button>
+      }}</ActButton>
     </div>
     <WordLine :words="['chain', 'coupling', 'hop', 'relay', 'family', 'variant']" />
     <PathAsk v-if="isLooking" :rig="rig" :handle="handle" @taken="isLooking = false" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { useSessionStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import LabelledField from '@/components/form/LabelledField.vue'
@@ -54,16 +55,16 @@ async function made(passed: boolean): Promise<void> {
         autocomplete="off"
       />
     </LabelledField>
-    <button v-if="seen === 'must' && text.trim() === ''" type="button" class="link-button as-written" @click="text = AS_WRITTEN">
-      exactly as written
-    </button>
+    <ActButton kind="link" v-if="seen === 'must' && text.trim() === ''" class="as-written" @click="text = AS_WRITTEN"> exactly as written </ActButton>
     <LabelledField v-if="!isCompact" label="By"
       ><input v-model="by" class="field by" maxlength="80" autocomplete="name" :aria-label="`${title}: seen by`"
     /></LabelledField>
-    <a-button :disabled="lacks !== '' || !mayPass" :loading="isSending" :aria-label="`${title}: ${passes}`" @click="made(true)">{{
+    <ActButton :disabled="lacks !== '' || !mayPass" :loading="isSending" :aria-label="`${title}: ${passes}`" @click="made(true)">{{
       passes
-    }}</a-button>
-    <a-button v-if="fails !== ''" :disabled="lacks !== '' || isSending" :aria-label="`${title}: ${fails}`" @click="made(false)">{{ fails }}</a-button>
+    }}</ActButton>
+    <ActButton v-if="fails !== ''" :disabled="lacks !== '' || isSending" :aria-label="`${title}: ${fails}`" @click="made(false)">{{
+      fails
+    }}</ActButton>
     <span v-if="lacks !== '' && (!isCompact || text !== '')" class="muted small lacks">{{ lacks }}</span>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { computed, ref } from 'vue'
 import type { RigData } from '@/api/rigs'
 import ChainStrip from '@/components/ChainStrip.vue'
@@ -39,15 +40,9 @@ function select(position: number): void {
   <div class="top">
     <div class="title">
       <span class="muted">{{ rig.review.craft.note ?? rig.review.craft.kind }}</span>
-      <button
-        type="button"
-        class="link-button small"
-        aria-label="What this craft is: change it"
-        :aria-expanded="isTelling"
-        @click="isTelling = !isTelling"
-      >
+      <ActButton kind="link" class="small" aria-label="What this craft is: change it" :aria-expanded="isTelling" @click="isTelling = !isTelling">
         {{ isTelling ? 'done' : 'change' }}
-      </button>
+      </ActButton>
       <RouterLink class="small" :to="`/fault?rig=${rig.slug}`">find a fault</RouterLink>
       <RouterLink class="small" :to="`/dry-bench?rig=${rig.slug}`">dry bench</RouterLink>
       <RouterLink class="small" :to="`/rigs/${rig.slug}/dance`">dance</RouterLink>
@@ -86,9 +81,7 @@ function select(position: number): void {
     </p>
     <p v-if="rig.newer_cards.length > 0" class="newer small">
       Edited on the shelf since this rig took its copy: {{ rig.newer_cards.map((card) => card.name).join(', ') }}.
-      <button type="button" class="link-button" @click="handle.intend('take-cards', { cards: rig.newer_cards.map((card) => card.id) })">
-        Take the edits over
-      </button>
+      <ActButton kind="link" @click="handle.intend('take-cards', { cards: rig.newer_cards.map((card) => card.id) })"> Take the edits over </ActButton>
     </p>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 defineOptions({ inheritAttrs: false })
 
 function again(): void {
@@ -8,5 +9,5 @@ function again(): void {
 
 <template>
   <p role="alert">This step could not be fetched: the bench does not answer. Start it again; what you typed is kept.</p>
-  <a-button @click="again">Try again</a-button>
+  <ActButton @click="again">Try again</ActButton>
 </template>

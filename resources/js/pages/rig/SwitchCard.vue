@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { choicesOf } from '@/lib/choice'
 import { computed, ref } from 'vue'
 import type { RigData, SwitchRowView } from '@/api/rigs'
@@ -43,23 +44,18 @@ const positionWord = (position: number) =>
       <span class="muted"
         >channel <b class="value">{{ row.channel }}</b>; {{ row.handset_says }} on the handset, {{ row.controller_says }} at the controller</span
       >
-      <button
-        type="button"
-        class="link-button small"
+      <ActButton
+        kind="link"
+        class="small"
         :aria-label="`${row.function} moves the wrong way`"
         @click="handle.intend('reverse-channel', { channel: row.channel })"
       >
         moves the wrong way
-      </button>
-      <button type="button" class="link-button small" :aria-expanded="isOpen" @click="isOpen = !isOpen">levels</button>
-      <button
-        type="button"
-        class="link-button small"
-        :aria-label="`Remove ${row.function}`"
-        @click="handle.intend('remove-switch', { function: row.function })"
-      >
+      </ActButton>
+      <ActButton kind="link" class="small" :aria-expanded="isOpen" @click="isOpen = !isOpen">levels</ActButton>
+      <ActButton kind="link" class="small" :aria-label="`Remove ${row.function}`" @click="handle.intend('remove-switch', { function: row.function })">
         remove
-      </button>
+      </ActButton>
     </header>
     <div class="body">
       <TravelRuler
@@ -115,7 +111,8 @@ header .muted {
   font-size: 0.9rem;
 }
 header label {
-  flex: 1;
+  flex: 1 1 14rem;
+  white-space: nowrap;
 }
 .body {
   display: grid;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { ref } from 'vue'
 import type { SwitchRowView, SwitchWindowView } from '@/api/rigs'
 import NumberField from '@/components/form/NumberField.vue'
@@ -74,14 +75,9 @@ async function add(): Promise<void> {
             >
           </td>
           <td>
-            <button
-              type="button"
-              class="link-button small"
-              :aria-label="`Remove window ${window.name}`"
-              @click="handle.intend('remove-window', named(window))"
-            >
+            <ActButton kind="link" class="small" :aria-label="`Remove window ${window.name}`" @click="handle.intend('remove-window', named(window))">
               remove
-            </button>
+            </ActButton>
           </td>
         </tr>
       </tbody>
@@ -89,8 +85,12 @@ async function add(): Promise<void> {
     <template v-for="window in row.windows" :key="`f${window.position}`">
       <div v-for="finding in window.findings" :key="finding.code + finding.message" class="finding-row">
         <FindingLine :finding="finding" />
-        <a-button v-if="finding.code === 'S1'" size="small" :aria-label="`Widen ${window.name}`" @click="handle.intend('widen-window', named(window))"
-          >Widen it</a-button
+        <ActButton
+          v-if="finding.code === 'S1'"
+          size="small"
+          :aria-label="`Widen ${window.name}`"
+          @click="handle.intend('widen-window', named(window))"
+          >Widen it</ActButton
         >
       </div>
     </template>
@@ -102,7 +102,7 @@ async function add(): Promise<void> {
         :placeholder="row.windows.length === 0 ? row.function : 'another window'"
         maxlength="60"
       />
-      <a-button size="small" html-type="submit">Add a window</a-button>
+      <ActButton size="small" html-type="submit">Add a window</ActButton>
     </form>
   </div>
 </template>

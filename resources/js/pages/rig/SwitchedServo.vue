@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import type { ServoOnSwitchView, UnitMap } from '@/api/rigs'
 import FindingLine from '@/components/FindingLine.vue'
 import TravelRuler from '@/components/TravelRuler.vue'
@@ -42,9 +43,9 @@ const { word, shown } = useUnits(() => props.units)
         {{ servo.safe.hi === null ? 'any high' : shown(servo.safe.hi) }} {{ word }}</template
       ><template v-else>what the servo stands is not known</template>
       <template v-if="servo.now.reversed"> · reversed in the handset</template>
-      <button type="button" class="link-button small" :aria-label="`${servo.function} moves the wrong way`" @click="$emit('reverse')">
+      <ActButton kind="link" class="small" :aria-label="`${servo.function} moves the wrong way`" @click="$emit('reverse')">
         moves the wrong way
-      </button>
+      </ActButton>
       <RouterLink class="small" :to="`/rigs/${slug}/switches`">set its positions</RouterLink>
     </span>
     <FindingLine v-for="finding in servo.findings" :key="finding.code" class="whole" :finding="finding" />

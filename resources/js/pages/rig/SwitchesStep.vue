@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import WordLine from '@/components/WordLine.vue'
 import { computed, ref } from 'vue'
 import type { RigData } from '@/api/rigs'
@@ -70,7 +71,7 @@ async function assign(name: string): Promise<void> {
           >{{ k > 0 ? ', ' : ' ' }}{{ one.function }} from channel {{ one.from }} to {{ one.to }}</template
         >.</span
       >
-      <a-button @click="handle.intend('put-channels-right', {})">Move them</a-button>
+      <ActButton @click="handle.intend('put-channels-right', {})">Move them</ActButton>
     </p>
 
     <LiveReader v-if="view.rows.some((row) => row.switch)" :slug="rig.slug" kind="switch" @taken="heldSwitch" />
@@ -79,7 +80,7 @@ async function assign(name: string): Promise<void> {
     <section class="add">
       <h3>{{ view.unassigned.length > 0 ? 'Still without a switch' : 'Another function' }}</h3>
       <div class="row">
-        <a-button v-for="name in [...view.unassigned, ...view.could_ride]" :key="name" @click="assign(name)">{{ name }}</a-button>
+        <ActButton v-for="name in [...view.unassigned, ...view.could_ride]" :key="name" @click="assign(name)">{{ name }}</ActButton>
         <form class="row" @submit.prevent="assign(functionName(fresh))">
           <input v-model="fresh" class="field" list="switch-functions" aria-label="Another function" placeholder="another function" maxlength="32" />
           <datalist id="switch-functions">
@@ -93,7 +94,7 @@ async function assign(name: string): Promise<void> {
             inputmode="numeric"
             maxlength="2"
           />
-          <a-button html-type="submit">Add</a-button>
+          <ActButton html-type="submit">Add</ActButton>
         </form>
       </div>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

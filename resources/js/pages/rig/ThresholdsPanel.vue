@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import WordLine from '@/components/WordLine.vue'
 import MenuLine from '@/components/MenuLine.vue'
 import { computed } from 'vue'
@@ -71,7 +72,7 @@ const set = (key: Key) => (value: number | null) => props.handle.intend('set-thr
     </table>
     <FindingLine v-for="finding in thresholds.findings" :key="finding.code + finding.message" :finding="finding" />
     <p v-if="thresholds.waits_for" class="muted small">{{ thresholds.waits_for }}</p>
-    <a-button v-if="Object.keys(offered).length > 0" class="take" @click="handle.intend('set-thresholds', offered)">Set as suggested</a-button>
+    <ActButton v-if="Object.keys(offered).length > 0" class="take" @click="handle.intend('set-thresholds', offered)">Set as suggested</ActButton>
   </section>
 </template>
 

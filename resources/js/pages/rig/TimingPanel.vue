@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import WordLine from '@/components/WordLine.vue'
 import { computed } from 'vue'
 import type { RigData } from '@/api/rigs'
@@ -26,11 +27,11 @@ const timing = computed(() => props.rig.review.timing)
         <TrainAnswer :budget="train.budget" :frame-us="train.frame_us" :channels="train.channels" :used="train.used" :max-us="train.max_us" />
         <p v-if="train.is_held" class="band calm">
           Its unused channels are held at {{ figure(train.held?.at_us ?? train.min_us) }} µs.
-          <button type="button" class="link-button" @click="handle.intend('hold-unused', { box: train.id, held: false })">Not held after all</button>
+          <ActButton kind="link" @click="handle.intend('hold-unused', { box: train.id, held: false })">Not held after all</ActButton>
         </p>
         <p v-else-if="train.may_be_held" class="band">
           Held at {{ figure(train.held?.at_us ?? train.min_us) }} µs, its unused channels leave the gap the room it needs.
-          <a-button @click="handle.intend('hold-unused', { box: train.id, held: true })">They are held</a-button>
+          <ActButton @click="handle.intend('hold-unused', { box: train.id, held: true })">They are held</ActButton>
         </p>
         <p v-if="!train.period_known" class="muted small">The frame period is not on the card; this is the usual one.</p>
         <p class="small">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { computed, ref } from 'vue'
 import type { TravelRowView, TravelView, UnitMap } from '@/api/rigs'
 import PulseField from '@/components/PulseField.vue'
@@ -83,7 +84,7 @@ function leave(event: FocusEvent): void {
     >
     <span v-if="problem" class="wide problem" role="cell"
       ><span role="alert">{{ problem.message }}</span>
-      <button v-if="problem.is_reversed" type="button" class="link-button small" @click="$emit('fell')">It is reversed: take it as read</button></span
+      <ActButton kind="link" v-if="problem.is_reversed" class="small" @click="$emit('fell')">It is reversed: take it as read</ActButton></span
     >
     <span v-else-if="row.explanation" class="wide band" role="cell">{{ row.explanation }}</span>
     <span v-else class="wide more" role="cell">
@@ -104,30 +105,18 @@ function leave(event: FocusEvent): void {
         ></template
       >
       <template v-if="row.now.reversed"> · reversed in the handset</template>
-      <button type="button" class="link-button small" :aria-label="`${row.function} moves the wrong way`" @click="$emit('reverse')">
+      <ActButton kind="link" class="small" :aria-label="`${row.function} moves the wrong way`" @click="$emit('reverse')">
         moves the wrong way
-      </button>
-      <button v-if="row.copies_to.length > 0" type="button" class="link-button small" @click="$emit('copy', row.copies_to)">
+      </ActButton>
+      <ActButton kind="link" v-if="row.copies_to.length > 0" class="small" @click="$emit('copy', row.copies_to)">
         same for the other sticks
-      </button>
-      <button
-        type="button"
-        class="link-button small"
-        :aria-label="`aim elsewhere: ${row.function}`"
-        :aria-expanded="isAiming"
-        @click="isAiming = !isAiming"
-      >
+      </ActButton>
+      <ActButton kind="link" class="small" :aria-label="`aim elsewhere: ${row.function}`" :aria-expanded="isAiming" @click="isAiming = !isAiming">
         aim elsewhere
-      </button>
-      <button
-        type="button"
-        class="link-button small"
-        :aria-label="`Weights of ${row.function}`"
-        :aria-expanded="isWeighing"
-        @click="isWeighing = !isWeighing"
-      >
+      </ActButton>
+      <ActButton kind="link" class="small" :aria-label="`Weights of ${row.function}`" :aria-expanded="isWeighing" @click="isWeighing = !isWeighing">
         weights
-      </button>
+      </ActButton>
     </span>
     <span v-if="isWeighing || row.weight !== 100 || row.mix_weight !== 100" class="wide weights" role="cell">
       <LabelledField label="Input weight, %"
@@ -208,7 +197,7 @@ function leave(event: FocusEvent): void {
 .more b {
   color: var(--ink);
 }
-.more .link-button {
+.more .link-act {
   margin-left: 0.9rem;
 }
 .problem {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import WordLine from '@/components/WordLine.vue'
 import { computed, nextTick, ref } from 'vue'
 import type { RigData } from '@/api/rigs'
@@ -120,7 +121,7 @@ async function reverse(channel: number): Promise<void> {
             <b>{{ offered.length === 1 ? 'One channel' : `${offered.length} channels` }} to set.</b> Enter these ends and sub-trims in the handset,
             then read.
           </p>
-          <a-button type="primary" @click="take(offered.map((row) => row.channel))">Entered as shown</a-button>
+          <ActButton @click="take(offered.map((row) => row.channel))">Entered as shown</ActButton>
         </div>
       </div>
       <section v-if="view.switched.length > 0" class="switched" aria-label="Servos on switches and knobs">
@@ -137,7 +138,7 @@ async function reverse(channel: number): Promise<void> {
       <p v-if="failed" class="band stop" role="alert">{{ failed }}</p>
       <p v-if="model" class="band">
         Two readings have told how this handset's sub-trim works.
-        <a-button size="small" @click="handle.intend('tell-subtrim-model', { model })">Put it on this rig's handset card</a-button>
+        <ActButton size="small" @click="handle.intend('tell-subtrim-model', { model })">Put it on this rig's handset card</ActButton>
       </p>
       <FindingLine v-for="finding in findings" :key="finding.code + finding.message" :finding="finding" />
       <p class="muted small">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { computed, reactive } from 'vue'
 import type { TravelRowView } from '@/api/rigs'
 import LabelledField from '@/components/form/LabelledField.vue'
@@ -31,8 +32,8 @@ function aim(): void {
     <LabelledField v-for="side in SIDES" :key="side" :label="`${WORDS[side]}, µs`"
       ><input v-model="typed[side]" class="field value" inputmode="decimal" maxlength="8" :aria-invalid="wrong.includes(side)"
     /></LabelledField>
-    <a-button html-type="submit" :disabled="lacks !== ''">Aim there</a-button>
-    <a-button @click="emit('aim', null)">As usual</a-button>
+    <ActButton html-type="submit" :disabled="lacks !== ''">Aim there</ActButton>
+    <ActButton @click="emit('aim', null)">As usual</ActButton>
     <span v-if="lacks" class="problem small" role="alert">{{ lacks }}</span>
   </form>
 </template>

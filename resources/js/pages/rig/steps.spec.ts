@@ -86,7 +86,7 @@ describe('a hop that is bound', () => {
 
   it('aims at what the ladder is asked for', async () => {
     const { page } = shown()
-    const rungs = page.findAll('table .link-button')
+    const rungs = page.findAll('table .link-act')
     expect(rungs.map((one) => one.text())).toEqual([
       'weft-8, channels 1–16, world',
       'weft-8, channels 1–8, world',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -30,7 +31,7 @@ const print = () => window.print()
           <input type="radio" name="size" :checked="size.key === one.key" @change="router.replace({ query: { size: one.key } })" /> {{ one.title }}
         </label>
       </span>
-      <a-button type="primary" @click="print">Print</a-button>
+      <ActButton kind="primary" @click="print">Print</ActButton>
     </nav>
     <p v-if="label.error.value" role="alert">{{ sentenceOf(label.error.value) }}</p>
     <article v-else-if="label.data.value" class="label" :class="size.key">

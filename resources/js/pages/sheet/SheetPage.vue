@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { sentenceOf } from '@/api/http'
@@ -23,7 +24,7 @@ const print = () => window.print()
   <main id="main" class="paper">
     <nav class="tools" aria-label="Sheet">
       <RouterLink :to="`/rigs/${route.params.slug}`">Back to the rig</RouterLink>
-      <a-button type="primary" @click="print">Print</a-button>
+      <ActButton kind="primary" @click="print">Print</ActButton>
     </nav>
     <p v-if="query.error.value">{{ sentenceOf(query.error.value) }}</p>
     <article v-else-if="rig">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { StorageSerializers, useDebounceFn, useSessionStorage } from '@vueuse/core'
@@ -209,15 +210,15 @@ const aliasText = computed(() => ((getAt(card.value, 'alias') as string[] | unde
       </LabelledField>
       <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
       <footer>
-        <a-button v-if="isNew || asText !== null" type="primary" html-type="submit">{{ isNew ? 'Put it on the shelf' : 'Save the card' }}</a-button>
-        <a-button @click="toText">{{ asText === null ? 'As text' : 'As questions' }}</a-button>
+        <ActButton kind="primary" v-if="isNew || asText !== null" html-type="submit">{{ isNew ? 'Put it on the shelf' : 'Save the card' }}</ActButton>
+        <ActButton @click="toText">{{ asText === null ? 'As text' : 'As questions' }}</ActButton>
         <template v-if="!isNew">
-          <a-button @click="emit('duplicate', { ...card, id: `${card.id}-2`.slice(0, 64), name: `${card.name} 2` })">Duplicate</a-button>
+          <ActButton @click="emit('duplicate', { ...card, id: `${card.id}-2`.slice(0, 64), name: `${card.name} 2` })">Duplicate</ActButton>
           <a :href="`/api/v1/shelf/${card.id}.yaml`" download>Export YAML</a>
           <a :href="`/api/v1/shelf/${card.id}.json`" download>JSON</a>
-          <button type="button" class="link-button" @click="remove">Take off the shelf</button>
+          <ActButton kind="link" @click="remove">Take off the shelf</ActButton>
         </template>
-        <a-button v-else @click="emit('close')">Cancel</a-button>
+        <ActButton v-else @click="emit('close')">Cancel</ActButton>
       </footer>
       <p v-if="data && data.rigs.length > 0" class="muted small">
         In use:

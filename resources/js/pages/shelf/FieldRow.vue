@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { type Choice } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
@@ -159,10 +160,10 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
           @change="putEntry(k, $event)"
         />
       </div>
-      <button type="button" class="link-button small" @click="remove(k)">Remove this {{ field.one }}</button>
+      <ActButton kind="link" class="small" @click="remove(k)">Remove this {{ field.one }}</ActButton>
     </div>
-    <a-button size="small" @click="add"
-      >Add {{ list.length === 0 ? (/^[aeiou]/.test(field.one ?? '') ? 'an' : 'a') : 'another' }} {{ field.one }}</a-button
+    <ActButton size="small" @click="add"
+      >Add {{ list.length === 0 ? (/^[aeiou]/.test(field.one ?? '') ? 'an' : 'a') : 'another' }} {{ field.one }}</ActButton
     >
   </fieldset>
   <fieldset v-else-if="field.type === 'several'" class="several">

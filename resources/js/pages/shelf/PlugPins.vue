@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { choicesOf } from '@/lib/choice'
 import { computed, useId } from 'vue'
@@ -57,7 +58,7 @@ function takeKnown(plug: string): void {
       :options="choicesOf(known, (one) => one.target, called, 'as a plug known here')"
       @update:model-value="takeKnown"
     />
-    <button v-if="pins.length > 0" type="button" class="link-button small" @click="emit('change', pins.slice(0, -1))">take the last away</button>
+    <ActButton kind="link" v-if="pins.length > 0" class="small" @click="emit('change', pins.slice(0, -1))">take the last away</ActButton>
   </fieldset>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -80,7 +81,7 @@ useKeys((key, event) => {
         <FileTake label="Import cards" what="gear cards (YAML or JSON)" :take="take">
           <label class="replace"><input v-model="replaces" type="checkbox" /> Replace cards that are here and differ</label>
         </FileTake>
-        <a-button type="primary" @click="add">New card</a-button>
+        <ActButton kind="primary" @click="add">New card</ActButton>
       </div>
     </div>
     <div class="columns" :class="{ chosen: chosen !== '' || names !== null }">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import { useId } from 'vue'
 
 /** A stick in its well, seen from above: the place where it is held is pressed where it is. */
@@ -35,7 +36,7 @@ const place = (option: string) => {
     </div>
     <span class="small"
       >{{ options.find(([option]) => option === value)?.[1] ?? 'as it rests, or not known' }}
-      <button v-if="value !== ''" type="button" class="link-button" @click="$emit('choose', '')">not held</button></span
+      <ActButton kind="link" v-if="value !== ''" @click="$emit('choose', '')">not held</ActButton></span
     >
   </fieldset>
 </template>

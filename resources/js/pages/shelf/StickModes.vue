@@ -109,7 +109,7 @@ svg {
   stroke-width: 1.5;
 }
 text {
-  font-size: 11px;
+  font-size: 12.5px;
   font-weight: 600;
   fill: var(--ink);
   text-anchor: middle;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { choicesOf } from '@/lib/choice'
 import { computed, ref } from 'vue'
@@ -44,15 +45,15 @@ async function save(as: string, ending: string): Promise<void> {
     <h2 id="export-title">Take it along</h2>
     <p class="row">
       <span>Values:</span>
-      <a-button size="small" @click="save('csv', 'csv')">CSV</a-button>
-      <a-button size="small" @click="save('json', 'json')">JSON</a-button>
+      <ActButton size="small" @click="save('csv', 'csv')">CSV</ActButton>
+      <ActButton size="small" @click="save('json', 'json')">JSON</ActButton>
     </p>
     <p class="row">
       <label>Sent again as <PickField v-model="format" :options="into" /></label>
-      <a-button size="small" @click="save('vcd', 'vcd')">VCD</a-button>
-      <a-button size="small" @click="save('edges', 'csv')">CSV of changes</a-button>
-      <a-button v-if="!isTrain" size="small" @click="save('bin', 'bin')">binary</a-button>
-      <a-button v-if="isTrain" size="small" @click="save('wav', 'wav')">WAV</a-button>
+      <ActButton size="small" @click="save('vcd', 'vcd')">VCD</ActButton>
+      <ActButton size="small" @click="save('edges', 'csv')">CSV of changes</ActButton>
+      <ActButton v-if="!isTrain" size="small" @click="save('bin', 'bin')">binary</ActButton>
+      <ActButton v-if="isTrain" size="small" @click="save('wav', 'wav')">WAV</ActButton>
     </p>
     <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import FileField from '@/components/form/FileField.vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
@@ -81,7 +82,7 @@ async function send(file: File | undefined): Promise<void> {
       </p>
       <p v-if="share !== null" role="status">
         <progress :value="share" max="1" aria-label="Sent so far"></progress> {{ Math.round(share * 100) }} % sent
-        <button type="button" class="link-button" @click="stop?.()">stop</button>
+        <ActButton kind="link" @click="stop?.()">stop</ActButton>
       </p>
     </div>
     <form v-else-if="way === 'paste'" @submit.prevent="shown(postJson('/captures', { text, name: 'pasted' }))">
@@ -95,11 +96,11 @@ async function send(file: File | undefined): Promise<void> {
         placeholder="0.000 ms: 0f e0 03 1f 58 …   or   time_us,level …"
         @keydown.ctrl.enter="shown(postJson('/captures', { text, name: 'pasted' }))"
       ></textarea>
-      <a-button type="primary" html-type="submit" :disabled="text.trim() === ''">Read it</a-button>
+      <ActButton kind="primary" html-type="submit" :disabled="text.trim() === ''">Read it</ActButton>
     </form>
     <ul v-else-if="way === 'sample'" class="plain-list samples">
       <li v-for="sample in desk.samples" :key="sample">
-        <button type="button" class="link-button" @click="shown(postJson('/captures', { sample }))">{{ sample }}</button>
+        <ActButton kind="link" @click="shown(postJson('/captures', { sample }))">{{ sample }}</ActButton>
       </li>
     </ul>
     <StandInForm v-else :formats="desk.formats" @send="shown(postJson('/captures', $event))" />
@@ -167,7 +168,7 @@ textarea {
     padding: 0.6rem 0.9rem;
   }
   .samples button {
-    min-height: 40px;
+    min-height: 44px;
   }
 }
 </style>

@@ -190,8 +190,8 @@ const middleWords = computed(() => `${timeWords(lengthOf(middle.value))} from ${
 }
 @media (max-width: 700px) {
   .steps button {
-    min-width: 42px;
-    min-height: 42px;
+    min-width: 44px;
+    min-height: 44px;
   }
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { choicesOf } from '@/lib/choice'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
@@ -103,7 +104,7 @@ const NAMES: Record<string, string> = { A: 'aileron', E: 'elevator', T: 'throttl
             with the rig's history.
           </p>
         </div>
-        <a-button :disabled="isSending" @click="use({ use: 'attach' }, 'Kept with the history.', 'history')">Keep it</a-button>
+        <ActButton :disabled="isSending" @click="use({ use: 'attach' }, 'Kept with the history.', 'history')">Keep it</ActButton>
       </li>
       <li v-if="look.travel.length > 0">
         <div>
@@ -115,8 +116,8 @@ const NAMES: Record<string, string> = { A: 'aileron', E: 'elevator', T: 'throttl
             <span v-if="!row.moved" class="muted small">was not moved to its ends</span>
           </label>
         </div>
-        <a-button :disabled="isSending || ticked.length === 0" @click="use({ use: 'travel', channels: ticked }, 'Readings taken over.', 'travel')"
-          >Take them over</a-button
+        <ActButton :disabled="isSending || ticked.length === 0" @click="use({ use: 'travel', channels: ticked }, 'Readings taken over.', 'travel')"
+          >Take them over</ActButton
         >
       </li>
       <li>
@@ -150,15 +151,15 @@ const NAMES: Record<string, string> = { A: 'aileron', E: 'elevator', T: 'throttl
         </div>
         <span class="two">
           <label>By <input v-model="by" class="field by" maxlength="80" autocomplete="name" /></label>
-          <a-button
+          <ActButton
             :disabled="isSending || by.trim() === ''"
             @click="use({ use: 'failsafe', hop, passed: true, by }, 'Failsafe test recorded as passed.', 'failsafe')"
-            >As expected</a-button
+            >As expected</ActButton
           >
-          <a-button
+          <ActButton
             :disabled="isSending || by.trim() === ''"
             @click="use({ use: 'failsafe', hop, passed: false, by }, 'Failsafe test recorded as failed.', 'failsafe')"
-            >Not as expected</a-button
+            >Not as expected</ActButton
           >
         </span>
       </li>

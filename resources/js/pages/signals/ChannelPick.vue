@@ -29,8 +29,8 @@ defineEmits<{ choose: [channel: number] }>()
 }
 @media (max-width: 700px) {
   .pick {
-    min-width: 42px;
-    min-height: 40px;
+    min-width: 44px;
+    min-height: 44px;
   }
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { asChoices, choicesOf } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
@@ -99,7 +100,7 @@ const delay = computed(() => result.value?.comparison.delay_ms ?? null)
         <tbody>
           <tr v-for="(one, k) in result.comparison.channels" :key="one.a" :class="{ chosen: k === row }">
             <td>
-              <button type="button" class="link-button" :aria-pressed="k === row" @click="row = k">channel {{ one.a }}</button>
+              <ActButton kind="link" :aria-pressed="k === row" @click="row = k">channel {{ one.a }}</ActButton>
             </td>
             <td>
               <b v-if="one.b !== null" class="value">{{ one.b }}</b><span v-else class="muted">not found</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import FileField from '@/components/form/FileField.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useLocalStorage } from '@vueuse/core'
@@ -99,10 +100,10 @@ async function read(file: File): Promise<void> {
               ><b>{{ format.name }}</b> <span class="value muted">{{ format.id }}</span></span
             >
             <span class="acts">
-              <button type="button" class="link-button" @click="edit(format)">Change</button>
+              <ActButton kind="link" @click="edit(format)">Change</ActButton>
               <a :href="`/api/v1/formats/${format.id}.yaml`" download>YAML</a>
               <a :href="`/api/v1/formats/${format.id}.json`" download>JSON</a>
-              <button type="button" class="link-button" @click="remove(format.id)">Take away</button>
+              <ActButton kind="link" @click="remove(format.id)">Take away</ActButton>
             </span>
           </li>
         </ul>
@@ -112,16 +113,14 @@ async function read(file: File): Promise<void> {
             <span
               >{{ format.name }} <span class="value muted">{{ format.id }}</span></span
             >
-            <button type="button" class="link-button" @click="begin(format)">Begin from it</button>
+            <ActButton kind="link" @click="begin(format)">Begin from it</ActButton>
           </li>
         </ul>
       </section>
       <form aria-labelledby="card-title" @submit.prevent="save">
         <h2 id="card-title">A card</h2>
         <p v-if="measured && measured !== text">
-          <button type="button" class="link-button" @click="text = measured">
-            Begin from what was measured in {{ reading.data.value?.capture.name }}
-          </button>
+          <ActButton kind="link" @click="text = measured"> Begin from what was measured in {{ reading.data.value?.capture.name }} </ActButton>
         </p>
         <label class="sr-only" for="card-text">Format card, YAML or JSON</label>
         <textarea
@@ -134,7 +133,7 @@ async function read(file: File): Promise<void> {
         ></textarea>
         <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
         <div class="row">
-          <a-button type="primary" html-type="submit" :disabled="text.trim() === ''">Keep it</a-button>
+          <ActButton kind="primary" html-type="submit" :disabled="text.trim() === ''">Keep it</ActButton>
           <label><input v-model="replaces" type="checkbox" /> replace the one of the same id</label>
           <FileField name="A format card file" accept=".yaml,.yml,.json" @take="read">choose a file</FileField>
         </div>

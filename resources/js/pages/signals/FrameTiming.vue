@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { CaptureReading } from '@/api/captures'
+import { useDrawnWidth } from '@/composables/useNarrow'
 import { figure } from '@/lib/numberText'
 import { percentOf, rateOf, usOf } from '@/lib/scale'
 
@@ -9,7 +10,7 @@ export interface FrameTimingProps {
 }
 const props = defineProps<FrameTimingProps>()
 
-const WIDTH = 1200
+const width = useDrawnWidth(360, 1200)
 const HEIGHT = 110
 const gaps = computed(() =>
   props.reading.desk.spans.filter((span) => span.gap_ms !== null && span.t_ms !== null).map((span) => ({ t: span.t_ms ?? 0, gap: span.gap_ms ?? 0 })),
@@ -18,7 +19,7 @@ const period = computed(() => props.reading.answer.period_ms)
 const most = computed(() => Math.max(...gaps.value.map((one) => one.gap), (period.value?.mean ?? 1) * 2))
 const first = computed(() => gaps.value[0]?.t ?? 0)
 const last = computed(() => gaps.value[gaps.value.length - 1]?.t ?? 1)
-const x = (t: number) => 4 + ((t - first.value) / Math.max(1e-6, last.value - first.value)) * (WIDTH - 8)
+const x = (t: number) => 4 + ((t - first.value) / Math.max(1e-6, last.value - first.value)) * (width.value - 8)
 const y = (gap: number) => HEIGHT - 4 - (gap / most.value) * (HEIGHT - 10)
 const median = computed(() => props.reading.desk.median_ms ?? 0)
 const late = computed(() => props.reading.desk.late_above_ms ?? 0)
@@ -46,12 +47,12 @@ const late = computed(() => props.reading.desk.late_above_ms ?? 0)
     </p>
     <svg
       v-if="gaps.length > 1"
-      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+      :viewBox="`0 0 ${width} ${HEIGHT}`"
       class="timing"
       role="img"
       :aria-label="`Time from frame to frame over the capture: median ${figure(median, 3)} ms, longest ${figure(period.max, 3)} ms; late above ${figure(late, 2)} ms`"
     >
-      <line class="late" x1="0" :x2="WIDTH" :y1="y(late)" :y2="y(late)" />
+      <line class="late" x1="0" :x2="width" :y1="y(late)" :y2="y(late)" />
       <line
         v-for="(one, k) in gaps"
         :key="k"

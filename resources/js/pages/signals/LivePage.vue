@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { choicesOf } from '@/lib/choice'
 import { useQuery } from '@tanstack/vue-query'
@@ -56,7 +57,7 @@ const up = computed(() => Object.entries(seen.value?.flags ?? {}).filter(([name,
   <main id="main" class="page">
     <p><RouterLink to="/signals">Signal desk</RouterLink></p>
     <h1>Listen live</h1>
-    <p v-if="isOn" class="row">From {{ SOURCES[kind].name }}. <a-button @click="stop">Stop</a-button></p>
+    <p v-if="isOn" class="row">From {{ SOURCES[kind].name }}. <ActButton @click="stop">Stop</ActButton></p>
     <template v-else>
       <SourcePicker :kinds="KINDS" :format="format" @choose="hear">Listen</SourcePicker>
       <LabelledField class="as" label="Read as, from a port or an adapter"
@@ -100,7 +101,7 @@ const up = computed(() => Object.entries(seen.value?.flags ?? {}).filter(([name,
       <ChannelMeters v-else :channels="channels" />
     </section>
     <p v-if="kept.count.value > 1" class="keep">
-      <a-button :loading="kept.isKeeping.value" @click="kept.keep(kind === 'sound' ? 'by-ear' : 'live')">Keep what came in as a capture</a-button>
+      <ActButton :loading="kept.isKeeping.value" @click="kept.keep(kind === 'sound' ? 'by-ear' : 'live')">Keep what came in as a capture</ActButton>
       <span class="muted small">{{ kept.count.value }} rows<template v-if="kept.isFull.value">, the last of them</template></span>
       <span role="status"><RouterLink v-if="kept.capture.value !== null" :to="`/signals/${kept.capture.value}`">Kept: open it</RouterLink></span>
     </p>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useDrawnWidth, useNarrow } from '@/composables/useNarrow'
 import { useLandmarks } from '@/composables/useLandmarks'
 import type { Compared, ComparedRow } from '@/api/captures'
 import { back, marksIn, msOf, placed, SHOWN_US, timeWords, usOf } from '@/lib/scale'
@@ -10,7 +11,8 @@ export interface OverlayDrawingProps {
 }
 const props = defineProps<OverlayDrawingProps>()
 
-const WIDTH = 1000
+const isNarrow = useNarrow()
+const width = useDrawnWidth(360, 1200)
 const HEIGHT = 170
 const shift = computed(() => props.compared.comparison.delay_ms ?? 0)
 const a = computed(() => props.compared.comparison.a.map((one) => ({ t: one.t_ms, us: one.us[props.row.a] })))
@@ -18,11 +20,12 @@ const b = computed(() =>
   props.row.b === null ? [] : props.compared.comparison.b.map((one) => ({ t: back(one.t_ms, shift.value), us: one.us[props.row.b ?? 0] })),
 )
 const end = computed(() => Math.max(1, ...a.value.map((one) => one.t), ...b.value.map((one) => one.t)))
-const x = (t: number) => placed({ from: 0, to: end.value }, { from: 0, to: WIDTH })(t)
+const x = (t: number) => placed({ from: 0, to: end.value }, { from: 0, to: width.value })(t)
 const y = placed(SHOWN_US, { from: HEIGHT - 22, to: 8 }, true)
 const line = (points: { t: number; us: number | undefined }[]) =>
   points.flatMap((one) => (one.us === undefined || one.t < 0 ? [] : [`${x(one.t).toFixed(1)} ${y(one.us).toFixed(1)}`])).join('L')
-const marks = computed(() => marksIn({ from: 0, to: usOf(end.value) }))
+/** On a phone every other one. */
+const marks = computed(() => marksIn({ from: 0, to: usOf(end.value) }).filter((_, k) => !isNarrow.value || k % 2 === 0))
 
 const { list: guides } = useLandmarks()
 </script>
@@ -30,15 +33,16 @@ const { list: guides } = useLandmarks()
 <template>
   <figure>
     <svg
-      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+      :viewBox="`0 0 ${width} ${HEIGHT}`"
       class="overlay"
       role="img"
       :aria-label="`Channel ${row.a} of the first capture, solid, and ${row.b === null ? 'nothing that goes with it' : `channel ${row.b}`} of the second one, dashed, moved back by ${shift} ms`"
     >
-      <line v-for="us in guides" :key="us" class="guide" x1="0" :x2="WIDTH" :y1="y(us)" :y2="y(us)" />
-      <text v-for="us in guides" :key="`w${us}`" x="4" :y="y(us) - 3">{{ us }} µs</text>
+      <line v-for="us in guides" :key="us" class="guide" x1="0" :x2="width" :y1="y(us)" :y2="y(us)" />
       <path v-if="a.length > 1" class="first" :d="`M${line(a)}`" />
       <path v-if="b.length > 1" class="second" :d="`M${line(b)}`" />
+      <!-- Words last: no curve runs through them. -->
+      <text v-for="us in guides" :key="`w${us}`" x="4" :y="y(us) - 3">{{ us }} µs</text>
       <g v-for="mark in marks" :key="mark">
         <line class="mark" :x1="x(msOf(mark))" :x2="x(msOf(mark))" :y1="HEIGHT - 20" :y2="HEIGHT - 15" />
         <text :x="x(msOf(mark))" :y="HEIGHT - 3" text-anchor="middle">{{ timeWords(mark) }}</text>
@@ -82,7 +86,7 @@ figure {
   stroke-dasharray: 7 4;
 }
 text {
-  font: 11px var(--mono);
+  font: 12.5px var(--mono);
   fill: var(--muted);
   paint-order: stroke;
   stroke: var(--card);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { asChoices, choicesOf } from '@/lib/choice'
 import NumberField from '@/components/form/NumberField.vue'
@@ -134,14 +135,14 @@ const keepRate = (value: number | null) => {
         <span v-if="reading.data.value" class="muted"
           >{{ reading.data.value.capture.name }}, {{ sizeOf(reading.data.value.capture.size) }}, {{ date(reading.data.value.capture.at) }}</span
         >
-        <button type="button" class="link-button" @click="remove">Take it off the desk</button>
+        <ActButton kind="link" @click="remove">Take it off the desk</ActButton>
       </p>
       <div v-if="reading.isPending.value || (reading.isFetching.value && !answer)" role="status" class="reading">
         <p>Reading the capture.</p>
         <p v-if="progress">
           <progress :value="progress.bytes" :max="progress.of" aria-label="Read so far"></progress> {{ sizeOf(progress.bytes) }} of
           {{ sizeOf(progress.of) }}
-          <button type="button" class="link-button" @click="postJson('/captures/stop', { token })">stop</button>
+          <ActButton kind="link" @click="postJson('/captures/stop', { token })">stop</ActButton>
         </p>
       </div>
       <p v-else-if="reading.error.value" class="band stop" role="alert">{{ sentenceOf(reading.error.value) }}</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { asChoices, choicesOf } from '@/lib/choice'
 import { computed, reactive, watch } from 'vue'
@@ -88,7 +89,7 @@ function send(): void {
         ></LabelledField
       >
       <label class="tick"><input v-model="form.inverted" type="checkbox" /> upside down</label>
-      <a-button type="primary" html-type="submit">Let it send</a-button>
+      <ActButton kind="primary" html-type="submit">Let it send</ActButton>
     </div>
   </form>
 </template>

@@ -127,7 +127,7 @@ function pick(event: MouseEvent): void {
   position: absolute;
   bottom: -1px;
   transform: translateX(-50%);
-  font-size: 0.72rem;
+  font-size: 0.78rem;
   color: var(--muted);
   white-space: nowrap;
   pointer-events: none;

@@ -138,7 +138,7 @@ const { list: guides } = useLandmarks()
   padding: 0 2px;
   line-height: 1;
   margin-top: 4px;
-  font-size: 0.7rem;
+  font-size: 0.78rem;
   color: var(--muted);
   pointer-events: none;
 }
@@ -146,7 +146,7 @@ const { list: guides } = useLandmarks()
   position: absolute;
   bottom: -2px;
   transform: translateX(-50%);
-  font-size: 0.72rem;
+  font-size: 0.78rem;
   color: var(--muted);
   white-space: nowrap;
   pointer-events: none;

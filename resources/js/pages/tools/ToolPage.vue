@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced, useDebounceFn } from '@vueuse/core'
@@ -183,12 +184,12 @@ async function share(): Promise<void> {
         <component :is="tool.answer" :key="tool.key" :answer="answer" :answers="shown.answers" />
       </section>
       <div class="actions">
-        <a-button v-if="tool.step" :aria-expanded="isChoosing" @click="isChoosing = !isChoosing">Use in a rig</a-button>
-        <a-button @click="share">Copy the address</a-button>
+        <ActButton v-if="tool.step" :aria-expanded="isChoosing" @click="isChoosing = !isChoosing">Use in a rig</ActButton>
+        <ActButton @click="share">Copy the address</ActButton>
       </div>
       <ul v-if="isChoosing" class="plain-list rigs">
         <li v-for="rig in rigs.data.value?.rigs ?? []" :key="rig.slug">
-          <button type="button" class="link-button" @click="use(rig.slug)">{{ rig.name }}</button>
+          <ActButton kind="link" @click="use(rig.slug)">{{ rig.name }}</ActButton>
           <span class="muted small">{{ rig.craft.note ?? rig.craft.kind }}</span>
         </li>
       </ul>
