@@ -95,6 +95,8 @@ final class IntentExamples
         ['avocet', 'tell-craft', ['note' => ''], 'What it is: not said', 'craft.note', self::NONE],
         ['avocet', 'set-weights', ['channel' => 1, 'weight' => -100, 'mix_weight' => null], 'aileron: input weight -100 %, mix weight as usual', 'settings.channels.0.weight', -100],
         ['avocet', 'found-fault', ['cause' => 'trim_bumped'], 'Fault found: A trim was bumped. Mend: Centre the trims; switch them off where a controller stabilises.', 'name', 'Avocet'],
+        ['avocet', 'tell-flight', ['text' => ' short of one cell '], 'Flown: short of one cell', 'name', 'Avocet'],
+        ['oystercatcher', 'tell-flight', [], 'Run; nothing to note.', 'name', 'Oystercatcher'],
         ['avocet', 'write-note', ['text' => ' the pack was cold '], 'the pack was cold', 'name', 'Avocet'],
     ];
 

@@ -70,3 +70,56 @@ test('a day is typed as the browser writes days, or picked, and stands in the ad
   await expect(page.getByRole('alert')).toHaveText('Found “31/31/2026”; expected a day like dd/mm/yyyy.')
   await expect(page).toHaveURL(/from=2026-11-03/)
 })
+
+/** What opens over a page, and what a page says that cannot do what was asked: each in both themes. */
+const OPEN: [what: string, address: string, opened: (page: Page) => Promise<void>][] = [
+  ['the keys', '/', (page) => page.keyboard.press('?')],
+  ['the search', '/', (page) => page.keyboard.press('/')],
+  [
+    'a rig to bring in, and what it is not',
+    '/',
+    async (page) => {
+      await page.getByRole('button', { name: 'Import a rig' }).click()
+      await page.getByRole('textbox', { name: /^Paste/ }).fill('no rig')
+      await page.getByRole('button', { name: 'Take it in' }).click()
+      await page.getByRole('alert').first().waitFor()
+    },
+  ],
+  [
+    'a new rig without a name',
+    '/?do=new',
+    async (page) => {
+      await page.getByRole('button', { name: 'Start its rig' }).click()
+      await page.getByText('Give the rig the name of its craft.').waitFor()
+    },
+  ],
+  ['a joint of the chain', '/rigs/avocet/path', (page) => page.getByRole('button', { name: /^Ostrel 9 to/ }).click()],
+  ['a word', '/rigs/avocet/travel', (page) => page.getByRole('button', { name: 'sub-trim', exact: true }).focus()],
+  [
+    'a reading that is none',
+    '/rigs/avocet/travel',
+    async (page) => {
+      const field = page.getByRole('textbox', { name: /low/i }).first()
+      await field.fill('abc')
+      await field.press('Tab')
+    },
+  ],
+  ['a tool that cannot', '/tools/pulse-train?frame_us=abc', (page) => page.locator('[aria-invalid="true"]').first().waitFor()],
+  ['a rig to be taken off', '/rigs/avocet/history', (page) => page.getByRole('button', { name: /^Take this rig off/ }).click()],
+  ['a capture that nobody has', '/signals/99999', (page) => page.getByRole('alert').first().waitFor()],
+  ['a rig that nobody has', '/rigs/nobody', (page) => page.getByRole('heading', { name: 'This rig is not here' }).waitFor()],
+]
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`what opens, and what cannot be done, has no finding in the ${colorScheme}`, async ({ page }) => {
+    test.setTimeout(180_000)
+    await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' })
+    page.setDefaultTimeout(10_000)
+    for (const [what, address, opened] of OPEN) {
+      await page.goto(address)
+      await page.getByRole('heading').first().waitFor()
+      await opened(page)
+      await test.step(what, () => expectNothingFound(page))
+    }
+  })
+}

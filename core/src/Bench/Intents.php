@@ -138,6 +138,7 @@ final readonly class Intents
         'tell-craft' => TellCraft::class,
         'set-weights' => SetWeights::class,
         'found-fault' => FoundFault::class,
+        'tell-flight' => TellFlight::class,
         'write-note' => WriteNote::class,
     ];
 

@@ -52,13 +52,13 @@ enum CheckKind: string
     public function title(): string
     {
         return match ($this) {
-            self::Bind => 'Bind proven',
+            self::Bind => 'Bind',
             self::Order => 'Order',
             self::Direction => 'Directions',
             self::Travel => 'Travel and centre',
             self::Switches => 'Switches',
-            self::FailsafeSet => 'Failsafe set',
-            self::FailsafeTested => 'Failsafe tested',
+            self::FailsafeSet => 'Failsafe setting',
+            self::FailsafeTested => 'Failsafe test',
             self::Power => 'Power',
             self::Antenna => 'Antennas',
             self::Range => 'Range check',

@@ -10,6 +10,8 @@ enum EntryKind: string
     case Change = 'change';
     case Undo = 'undo';
     case Note = 'note';
+    /** The craft flew, or ran. */
+    case Flight = 'flight';
     case Measurement = 'measurement';
     /** A try at binding. */
     case Attempt = 'attempt';

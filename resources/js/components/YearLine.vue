@@ -16,7 +16,8 @@ const LANES = [
   { key: 'checks', title: 'checks', kinds: ['test', 'sign-off'] },
   { key: 'readings', title: 'readings', kinds: ['measurement', 'attempt'] },
   { key: 'changes', title: 'changes', kinds: ['change', 'shared', 'undo'] },
-  { key: 'notes', title: 'flights, notes', kinds: ['note'] },
+  { key: 'flights', title: 'flights, runs', kinds: ['flight'] },
+  { key: 'notes', title: 'notes', kinds: ['note'] },
 ]
 const ROW = 20
 const x = (share: number) => LEFT + share * (width.value - LEFT - 8)
@@ -59,6 +60,9 @@ const HEIGHT = 12 + LANES.length * ROW + 14
         <rect v-else-if="lane.key === 'changes'" :x="mark.x - 3.5" :y="lane.y - 3.5" width="7" height="7">
           <title>{{ mark.says }}</title>
         </rect>
+        <path v-else-if="lane.key === 'flights'" :d="`M${mark.x - 5} ${lane.y + 4}l5 -9 5 9z`">
+          <title>{{ mark.says }}</title>
+        </path>
         <circle v-else :cx="mark.x" :cy="lane.y" r="4">
           <title>{{ mark.says }}</title>
         </circle>
@@ -86,7 +90,8 @@ text {
   stroke: var(--line);
   stroke-width: 1;
 }
-.checks path:not(.line) {
+.checks path:not(.line),
+.flights path:not(.line) {
   fill: var(--petrol-2);
 }
 .tick {

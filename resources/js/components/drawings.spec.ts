@@ -14,11 +14,22 @@ import SheetBody from './SheetBody.vue'
 import TrainAnswer from './TrainAnswer.vue'
 import TravelRuler from './TravelRuler.vue'
 import UnitSwitch from './UnitSwitch.vue'
+import YearLine from './YearLine.vue'
 import { useNotice } from '@/composables/useNotice'
 
 beforeEach(() => {
   document.body.innerHTML = ''
   localStorage.clear()
+})
+
+describe('a year on one line', () => {
+  it('puts each entry of the last twelve months in its lane, and none that is older', () => {
+    const now = new Date().toISOString()
+    const entries = ['test', 'flight', 'flight', 'note', 'undo', 'attempt'].map((kind) => ({ at: now, kind }))
+    const page = part(YearLine, { entries: [...entries, { at: '2020-01-01T00:00:00Z', kind: 'flight' }] })
+    expect(page.find('svg').attributes('aria-label')).toBe('The last twelve months: 1 checks, 1 readings, 1 changes, 2 flights, runs, 1 notes')
+    expect(page.findAll('.flights path:not(.line)')).toHaveLength(2)
+  })
 })
 
 describe('a ruler of travel', () => {

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, type MaybeRefOrGetter, ref, toValue } from 'vue'
+import { computed, type MaybeRefOrGetter, readonly, ref, toValue } from 'vue'
 import { ApiError, patchJson, postJson, sentenceOf } from '@/api/http'
 import { type Intents, type LikePartView, type Meant, type RigData, rigQuery, rigsQuery, type Told } from '@/api/rigs'
 import { useNotice } from './useNotice'
@@ -29,6 +29,8 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
   const query = useQuery(computed(() => rigQuery(toValue(slug))))
   let queue: Promise<unknown> = Promise.resolve()
   const waiting = ref(0)
+  /** When the bench last took something that was meant here. */
+  const keptAt = ref<string | null>(null)
 
   function take(data: RigData): void {
     client.setQueryData(rigQuery(data.slug).queryKey, data)
@@ -60,7 +62,13 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
 
   function line(work: () => Promise<boolean>): Promise<boolean> {
     waiting.value++
-    const next = queue.then(work).finally(() => waiting.value--)
+    const next = queue
+      .then(work)
+      .then((isKept) => {
+        if (isKept) keptAt.value = new Date().toISOString()
+        return isKept
+      })
+      .finally(() => waiting.value--)
     queue = next.catch(() => undefined)
     return next
   }
@@ -112,6 +120,7 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
     query,
     rig: computed(() => query.data.value ?? null),
     isSending: computed(() => waiting.value > 0),
+    keptAt: readonly(keptAt),
     intend,
     prove,
     patch,

@@ -38,6 +38,7 @@ export function fakeHandle() {
     intend,
     prove: intend,
     isSending: ref(false),
+    keptAt: ref(null),
     patch: () => Promise.resolve(true),
     undo: () => Promise.resolve(true),
     rig: ref(null),

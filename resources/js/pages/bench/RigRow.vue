@@ -25,7 +25,7 @@ defineEmits<{ archive: [] }>()
     </div>
     <div class="middle">
       <p class="sentence"><VerdictLine :next="rig.next" /></p>
-      <p class="muted small"><MiniChain :boxes="rig.boxes" :couplings="rig.couplings" /></p>
+      <div class="small chain"><MiniChain :boxes="rig.boxes" :couplings="rig.couplings" /></div>
     </div>
     <div class="next">
       <RouterLink
@@ -74,6 +74,9 @@ defineEmits<{ archive: [] }>()
 }
 .name:hover {
   text-decoration: underline;
+}
+.chain {
+  margin-top: 0.3rem;
 }
 .sentence {
   font-weight: 500;

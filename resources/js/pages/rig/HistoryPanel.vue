@@ -35,10 +35,17 @@ function runsOf(items: HistoryItem[]): { says: string | null; items: HistoryItem
   return runs
 }
 
-async function write(): Promise<void> {
+/** What stands in the field, told once: what is typed meanwhile stays. */
+async function told(tell: (text: string) => Promise<boolean>): Promise<void> {
   const text = note.value
-  if (text.trim() !== '' && (await props.handle.intend('write-note', { text: text.trim() })) && note.value === text) note.value = ''
+  if ((await tell(text.trim())) && note.value === text) note.value = ''
 }
+
+async function write(): Promise<void> {
+  if (note.value.trim() !== '') await told((text) => props.handle.intend('write-note', { text }))
+}
+
+const fly = () => told((text) => props.handle.intend('tell-flight', text === '' ? {} : { text }))
 </script>
 
 <template>
@@ -51,6 +58,7 @@ async function write(): Promise<void> {
     <form class="note" @submit.prevent="write">
       <input v-model="note" class="field" aria-label="A note" placeholder="a note: what was seen, done or thought of" maxlength="2000" />
       <ActButton html-type="submit" :disabled="note.trim() === ''">Write it down</ActButton>
+      <ActButton @click="fly">It flew or ran</ActButton>
     </form>
     <YearLine v-if="rig.history.length > 0" :entries="rig.history.map((item) => item.entry)" />
     <ComparePanel v-if="then !== null" :rig="rig" :handle="handle" :then="then" @close="then = null" />

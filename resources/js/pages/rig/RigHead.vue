@@ -7,6 +7,7 @@ import MiniChain from '@/components/MiniChain.vue'
 import StateMark from '@/components/StateMark.vue'
 import VerdictLine from '@/components/VerdictLine.vue'
 import { useLow, useNarrow } from '@/composables/useNarrow'
+import { clock } from '@/lib/dates'
 import type { RigHandle } from '@/composables/useRig'
 import CouplingPanel from './CouplingPanel.vue'
 import CraftForm from './CraftForm.vue'
@@ -16,12 +17,16 @@ export interface RigHeadProps {
   rig: RigData
   handle: RigHandle
 }
-defineProps<RigHeadProps>()
+const props = defineProps<RigHeadProps>()
 const isTelling = ref(false)
 /** On a phone the chain is one line until it is wanted. */
 const [isNarrow, isLow] = [useNarrow(), useLow()]
 const isSmall = computed(() => isNarrow.value || isLow.value)
 const isUnfolded = ref(false)
+/** What stands in a field is kept as it is left: that it was is seen here. */
+const saved = computed(() =>
+  props.handle.isSending.value ? 'saving …' : props.handle.keptAt.value ? `✓ saved ${clock(props.handle.keptAt.value)}` : '',
+)
 const hasChain = computed(() => !isSmall.value || isUnfolded.value || selected.value !== null)
 const selected = defineModel<number | null>('selected', { required: true })
 
@@ -46,6 +51,7 @@ function select(position: number): void {
       <RouterLink class="small" :to="`/fault?rig=${rig.slug}`">find a fault</RouterLink>
       <RouterLink class="small" :to="`/dry-bench?rig=${rig.slug}`">dry bench</RouterLink>
       <RouterLink class="small" :to="`/rigs/${rig.slug}/dance`">dance</RouterLink>
+      <span v-if="saved" class="small muted saved">{{ saved }}</span>
     </div>
     <CraftForm v-if="isTelling" :rig="rig" :handle="handle" />
     <button

@@ -1,3 +1,4 @@
+import { nextTick } from 'vue'
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { FactView, SwitchRowView, TravelRowView } from '@/api/rigs'
@@ -306,6 +307,20 @@ describe('the head of a rig and its steps', () => {
     const { handle } = fakeHandle()
     const page = part(RigHead, { rig: rigOf('rig-dunlin'), handle, selected: null })
     expect(page.find('[aria-live="polite"]').text()).toContain(dunlin().next.sentence)
+  })
+
+  it('show that what was meant is being kept, and since when it is', async () => {
+    const { handle } = fakeHandle()
+    const page = part(RigHead, { rig: rigOf('rig-dunlin'), handle, selected: null })
+    expect(page.find('.saved').exists()).toBe(false)
+    const now = handle as unknown as { isSending: { value: boolean }; keptAt: { value: string } }
+    now.isSending.value = true
+    await nextTick()
+    expect(page.find('.saved').text()).toBe('saving …')
+    now.isSending.value = false
+    now.keptAt.value = '2026-11-03T08:31:00Z'
+    await nextTick()
+    expect(page.find('.saved').text()).toBe('✓ saved 10:31')
   })
 
   it('offer the eight steps in the order of the job, each with its state, and what stands beside them', () => {

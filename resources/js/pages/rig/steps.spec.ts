@@ -283,7 +283,7 @@ describe('the check-out', () => {
       .page.findAll('.checks > li')
       .map((row) => row.find('.what').text())
     expect(rows).toHaveLength(10)
-    expect(rows[0]).toMatch(/^Bind proven holds/)
+    expect(rows[0]).toMatch(/^Bind holds/)
     expect(rows[2]).toMatch(/^Directions open/)
     expect(rows[2]).toContain('Expected: with the craft in front of you')
     expect(rows[9]).toContain('depends on the power they are made at; it is not told yet')
@@ -323,7 +323,7 @@ describe('the check-out', () => {
 
   it('sends to the step where a check is made, and offers no button for it', () => {
     const { page } = checkOut()
-    expect(page.find('[aria-label="Failsafe set: holds"]').exists()).toBe(false)
+    expect(page.find('[aria-label="Failsafe setting: holds"]').exists()).toBe(false)
     const rows = page.findAll('.checks > li')
     expect(rows[5]?.find('.to').text()).toBe('do it')
     expect(rows[0]?.find('.to').text()).toBe('see it')
@@ -604,6 +604,22 @@ describe('the history', () => {
     answer(true)
     await flushPromises()
     expect((page.find('[aria-label="A note"]').element as HTMLInputElement).value).toBe('')
+  })
+
+  it('tells a flight with or without words, and keeps what is typed where it was not taken', async () => {
+    const { page, meant, answer } = history()
+    await button(page, 'It flew or ran').trigger('click')
+    answer(true)
+    await flushPromises()
+    await page.find('[aria-label="A note"]').setValue(' gusty ')
+    await button(page, 'It flew or ran').trigger('click')
+    expect(meant).toEqual([
+      ['tell-flight', {}],
+      ['tell-flight', { text: 'gusty' }],
+    ])
+    answer(false)
+    await flushPromises()
+    expect((page.find('[aria-label="A note"]').element as HTMLInputElement).value).toBe(' gusty ')
   })
 
   it('shows changes made in one go as one line that opens, each of them still to be taken back', async () => {

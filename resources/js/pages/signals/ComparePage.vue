@@ -45,7 +45,7 @@ const delay = computed(() => result.value?.comparison.delay_ms ?? null)
 </script>
 
 <template>
-  <main id="main" class="page">
+  <main id="main" class="page wide">
     <p><RouterLink to="/signals">Signal desk</RouterLink></p>
     <h1>Two captures, laid over one another</h1>
     <p class="muted">

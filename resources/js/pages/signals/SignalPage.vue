@@ -112,7 +112,7 @@ const keepRate = (value: number | null) => {
 </script>
 
 <template>
-  <main id="main" class="page">
+  <main id="main" class="page wide">
     <div class="page-top">
       <div>
         <h1>Signal desk</h1>
