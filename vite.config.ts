@@ -38,7 +38,18 @@ export default defineConfig(({ command }) => ({
     rolldownOptions: {
       input: 'resources/js/main.ts',
       // What several screens share comes in one file with the application: a request for each small part costs a first load more than its bytes.
-      output: { codeSplitting: { groups: [{ name: 'shared', test: /resources\/js\/(lib|api|composables|components|theme)\//, minShareCount: 2 }] } },
+      // Lists to pick from are left out of it: the bench shows its rigs before it needs one.
+      output: {
+        codeSplitting: {
+          groups: [
+            {
+              name: 'shared',
+              test: /resources\/js\/(lib|api|composables|theme|components(?!\/(form\/(Pick|Select|Day)|PackSelect|SourcePicker)))\//,
+              minShareCount: 2,
+            },
+          ],
+        },
+      },
     },
   },
 }))

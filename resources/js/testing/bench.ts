@@ -1,7 +1,8 @@
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { mount, RouterLinkStub, type VueWrapper } from '@vue/test-utils'
+import { flushPromises, mount, RouterLinkStub, type VueWrapper } from '@vue/test-utils'
 import { Select } from 'ant-design-vue'
 import { readFileSync } from 'node:fs'
+import { vi } from 'vitest'
 import { type Component, nextTick, ref } from 'vue'
 import type { RigData, RigReview } from '@/api/rigs'
 import PickBase from '@/components/form/PickBase.vue'
@@ -87,6 +88,9 @@ export const lists = (page: VueWrapper) =>
 
 /** Picks one of a list, as a hand does that opens it: what it does not offer cannot be picked. */
 export async function pick(page: VueWrapper, value: string | number, k = 0): Promise<void> {
+  // On the bench they come a moment later than the rigs.
+  await vi.dynamicImportSettled()
+  await flushPromises()
   const list = page.findAllComponents(PickBase)[k]
   const one = list?.props('options').find((offered) => offered.value === value && offered.isOff !== true)
   if (list === undefined || one === undefined) throw new Error(`not offered: ${value}`)

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import ActButton from '@/components/ActButton.vue'
-import PickField from '@/components/form/PickField.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useSessionStorage } from '@vueuse/core'
-import { nextTick, ref, watch } from 'vue'
+import { defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { postJson, sentenceOf } from '@/api/http'
 import { type RigData, rigsQuery } from '@/api/rigs'
@@ -18,6 +17,8 @@ import RigList from './RigList.vue'
 import { CRAFT_KINDS } from './start'
 import LabelledField from '@/components/form/LabelledField.vue'
 
+/** The bench is there before the list is. */
+const PickField = defineAsyncComponent(() => import('@/components/form/PickField.vue'))
 const router = useRouter()
 const notice = useNotice()
 const client = useQueryClient()
