@@ -31,7 +31,8 @@ const played = async (page) => {
   await page.getByRole('button', { name: /Does a stick move another/ }).click()
   await page.getByRole('button', { name: /order at the receiver's output/ }).click()
   await page.getByText('As planned.').first().waitFor()
-  await page.getByRole('combobox', { name: 'The fault' }).selectOption('order_mismatch')
+  await page.getByRole('combobox', { name: 'The fault' }).fill('different orders')
+  await page.keyboard.press('Enter')
   await page.getByRole('button', { name: 'That is it' }).click()
   await page.getByRole('heading', { name: 'The best way' }).waitFor()
 }
@@ -67,6 +68,7 @@ for (const view of VIEWS.filter(({ name }) => only.length === 0 || only.includes
   const context = await browser.newContext({
     viewport: { width: view.width ?? 1280, height: view.height ?? 800 },
     colorScheme: 'light',
+    locale: 'en-GB',
     reducedMotion: 'reduce',
   })
   const page = await context.newPage()

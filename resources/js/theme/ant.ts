@@ -14,6 +14,8 @@ const light = {
   colorError: '#a4231b',
   colorWarning: '#d98a00',
   colorTextLightSolid: '#fffdf8',
+  colorTextDisabled: '#6f7b78',
+  colorBgContainerDisabled: '#efe9dc',
   controlItemBgActive: '#e3edec',
   controlItemBgHover: '#f6f1e6',
 }
@@ -31,6 +33,8 @@ const dark = {
   colorError: '#ff9c8f',
   colorWarning: '#e5a02a',
   colorTextLightSolid: '#0e2a31',
+  colorTextDisabled: '#8fa5a7',
+  colorBgContainerDisabled: '#0e2a31',
   controlItemBgActive: '#17404a',
   controlItemBgHover: '#17404a',
 }

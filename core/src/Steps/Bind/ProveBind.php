@@ -30,7 +30,7 @@ final readonly class ProveBind implements Intent
     {
         (new BindReview($rig))->hopAt($this->hop);
         Witness::mustBeNamed($this->by);
-        $check = new CheckMade(CheckKind::Bind, $this->hop, $this->passed, null, $this->passed ? 'it does' : 'it does not', $this->by, $occasion->at);
+        $check = new CheckMade(CheckKind::Bind, $this->hop, $this->passed, null, $this->passed ? 'the light follows it' : 'the light does not follow it', $this->by, $occasion->at);
         $sentence = $this->passed ? 'Bind proven: the light follows the handset' : 'Bind not proven: the light does not follow the handset';
 
         return new Deed($check->on($rig), $sentence, EntryKind::Test);

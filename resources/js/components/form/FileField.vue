@@ -35,9 +35,11 @@ function take(event: Event): void {
   border: 1px solid var(--field-line, #8f9a92);
   border-radius: var(--radius);
   background: var(--card);
-  font-size: 0.95rem;
   font-weight: 600;
   cursor: pointer;
+}
+.file:not(.quiet) {
+  font-size: 0.95rem;
 }
 .file:hover {
   border-color: var(--petrol);
@@ -51,7 +53,6 @@ function take(event: Event): void {
   padding: 0;
   border: 0;
   background: none;
-  font-size: inherit;
   font-weight: 400;
   color: var(--petrol);
   text-decoration: underline;

@@ -65,7 +65,7 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
       </ul>
       <p class="muted">Everything that must hold, in the order in which it is redone. A check holds only for the settings it was made with.</p>
       <label class="who">Who checks <input v-model="by" class="field" maxlength="80" autocomplete="name" /></label>
-      <p class="field">
+      <p class="pack">
         <a :href="`/api/v1/rigs/${rig.slug}/field-pack`" :download="`${rig.slug}-field.html`">Field pack for a phone</a>
         <span class="muted small">one file that works without a network;</span>
         <RouterLink to="/field">take in what was seen with it</RouterLink>
@@ -150,7 +150,7 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
 .stops {
   padding-left: 1.2rem;
 }
-.field {
+.pack {
   display: flex;
   flex-wrap: wrap;
   gap: 0.2rem 0.7rem;
