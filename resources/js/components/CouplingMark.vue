@@ -27,7 +27,8 @@ export const COUPLING_WORDS: Record<CouplingState, string> = {
     </template>
     <template v-else-if="state === 'needs_setting'">
       <path d="M14 2l12 12-12 12L2 14z" />
-      <text x="14" y="18.5" text-anchor="middle">{{ open || '!' }}</text>
+      <text v-if="open" x="14" y="18.5" text-anchor="middle">{{ open }}</text>
+      <path v-else class="sign" d="M14 8v7.5M14 19v1.5" />
     </template>
     <template v-else-if="state === 'will_not_join'">
       <path d="M9 2h10l7 7v10l-7 7H9l-7-7V9z" />
@@ -35,7 +36,7 @@ export const COUPLING_WORDS: Record<CouplingState, string> = {
     </template>
     <template v-else>
       <circle cx="14" cy="14" r="11" stroke-dasharray="4 3" />
-      <text x="14" y="18.5" text-anchor="middle">?</text>
+      <path class="sign" d="M10.6 11.4a3.4 3.4 0 1 1 4.9 3c-1.1 .6-1.5 1.2-1.5 2.3M14 19.6v1.2" />
     </template>
   </svg>
 </template>
@@ -67,6 +68,14 @@ export const COUPLING_WORDS: Record<CouplingState, string> = {
 }
 .needs_setting text {
   fill: var(--amber-text);
+}
+.sign {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.needs_setting .sign {
+  stroke: var(--amber-text);
 }
 .will_not_join {
   stroke: var(--stop);

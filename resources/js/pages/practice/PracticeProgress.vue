@@ -3,15 +3,16 @@ import { computed } from 'vue'
 import type { PracticeResult } from '@/api/rigs'
 import { LEVEL_TITLES } from '@/composables/usePractice'
 import { day } from '@/lib/dates'
+import { useDrawnWidth } from '@/composables/useNarrow'
 import { figure } from '@/lib/numberText'
 import { percentOf, placed } from '@/lib/scale'
 
 /** How one gets better: the score of every game kept, oldest first, and the latest by name. */
 const props = defineProps<{ games: PracticeResult[] }>()
-const WIDTH = 520
+const width = useDrawnWidth(340, 520)
 const HEIGHT = 130
 const course = computed(() => [...props.games].reverse())
-const x = computed(() => placed({ from: 0, to: Math.max(1, course.value.length - 1) }, { from: 34, to: WIDTH - 10 }))
+const x = computed(() => placed({ from: 0, to: Math.max(1, course.value.length - 1) }, { from: 34, to: width.value - 10 }))
 const y = placed({ from: 0, to: 1 }, { from: HEIGHT - 18, to: 10 })
 const path = computed(() => course.value.map((game, k) => `${k === 0 ? 'M' : 'L'}${x.value(k)} ${y(game.score)}`).join(''))
 const LISTED = 12
@@ -23,13 +24,13 @@ const LISTED = 12
     <p v-if="games.length === 0" class="muted">No game is kept yet. A score of 100 % means: in as few minutes as the best way takes.</p>
     <template v-else>
       <svg
-        :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+        :viewBox="`0 0 ${width} ${HEIGHT}`"
         class="course"
         role="img"
         :aria-label="`Scores of ${games.length} games, the last ${figure(percentOf(games[0]?.score ?? 0), 0)} %`"
       >
         <g v-for="share in [0, 0.5, 1]" :key="share">
-          <line :x1="34" :x2="WIDTH - 10" :y1="y(share)" :y2="y(share)" class="grid" />
+          <line :x1="34" :x2="width - 10" :y1="y(share)" :y2="y(share)" class="grid" />
           <text x="28" :y="y(share) + 4" text-anchor="end">{{ percentOf(share) }} %</text>
         </g>
         <path :d="path" class="line" />
