@@ -83,27 +83,10 @@ const picked = computed<Picked | null>(() => {
       ><input v-model="port" class="field port" inputmode="numeric" maxlength="5" :aria-invalid="!isPort"
     /></LabelledField>
     <LabelledField v-if="from === 'adapter'" label="Line"
-      ><PickField
-        v-model="line"
-        :options="
-          choicesOf(
-            lines,
-            (one) => (one === lines[0] ? '' : one.title),
-            (one) => one.title,
-          )
-        "
+      ><PickField v-model="line" :options="choicesOf(lines, (one) => (one === lines[0] ? '' : one.title), 'title')"
     /></LabelledField>
     <LabelledField v-if="from === 'log'" label="Capture"
-      ><PickField
-        v-model="capture"
-        :options="
-          choicesOf(
-            captures,
-            (one) => String(one.id),
-            (one) => one.name,
-            'choose one',
-          )
-        "
+      ><PickField v-model="capture" :options="choicesOf(captures, 'id', 'name', 'choose one')"
     /></LabelledField>
     <slot v-if="from === 'stand-in'" name="stand-in" />
     <ActButton kind="primary" html-type="submit" :disabled="picked === null"><slot>Listen</slot></ActButton>

@@ -1,10 +1,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { type Choice, choicesOf } from '@/lib/choice'
-import { rigsQuery, type Runnable, samplesQuery } from '@/api/rigs'
-
-const slugOf = (one: Runnable) => one.slug
-const nameOf = (one: Runnable) => one.name
+import { rigsQuery, samplesQuery } from '@/api/rigs'
 
 /** Rigs of the bench, and those samples that are not on it. */
 export function useRunnable() {
@@ -19,9 +16,9 @@ export function useRunnable() {
   /** Known once both have answered: a sample is not offered first only because it came first. */
   const isKnown = computed(() => rigs.data.value !== undefined && (samples.data.value !== undefined || samples.isError.value))
   const choices = computed<Choice[]>(() => [
-    ...choicesOf(bench.value, slugOf, nameOf),
+    ...choicesOf(bench.value, 'slug', 'name'),
     ...(others.value.length > 0 ? [{ value: '-', label: 'Samples, not on your bench', isOff: true }] : []),
-    ...choicesOf(others.value, slugOf, nameOf),
+    ...choicesOf(others.value, 'slug', 'name'),
   ])
   return { choices, all, isKnown, error: rigs.error }
 }

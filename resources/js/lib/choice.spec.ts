@@ -11,14 +11,7 @@ describe('what is typed of a list', () => {
 describe('choices', () => {
   it('are made of words or things, with none of them first where that can be meant', () => {
     expect(asChoices(['a'])).toEqual([{ value: 'a', label: 'a' }])
-    expect(
-      choicesOf(
-        [{ id: 7, name: 'Wren' }],
-        (one) => String(one.id),
-        (one) => one.name,
-        'choose',
-      ),
-    ).toEqual([
+    expect(choicesOf([{ id: 7, name: 'Wren' }], 'id', 'name', 'choose')).toEqual([
       { value: '', label: 'choose' },
       { value: '7', label: 'Wren' },
     ])

@@ -15,8 +15,12 @@ export function likeness(typed: string, label: string): number {
   return name === words ? 3 : name.startsWith(words) ? 2 : name.includes(words) ? 1 : 0
 }
 
+/** What is asked of a thing: one of its properties, or worked out from it. */
+type Told<I> = keyof I | ((item: I) => string)
+
 /** Things as choices; `none`: what it is called that none of them is picked. */
-export function choicesOf<I>(items: readonly I[], value: (item: I) => string, label: (item: I) => string, none?: string): Choice[] {
-  const all = items.map((item) => ({ value: value(item), label: label(item) }))
+export function choicesOf<I>(items: readonly I[], value: Told<I>, label: Told<I>, none?: string): Choice[] {
+  const told = (item: I, what: Told<I>) => (typeof what === 'function' ? what(item) : String(item[what]))
+  const all = items.map((item) => ({ value: told(item, value), label: told(item, label) }))
   return none === undefined ? all : [{ value: '', label: none }, ...all]
 }

@@ -41,17 +41,7 @@ function take(card: string): void {
       </li>
     </ul>
     <LabelledField v-if="!isChosen && cards.length > 0" label="or from the shelf"
-      ><PickField
-        :model-value="''"
-        :options="
-          choicesOf(
-            cards,
-            (card) => card.id,
-            (card) => card.name,
-            'choose',
-          )
-        "
-        @update:model-value="take"
+      ><PickField :model-value="''" :options="choicesOf(cards, 'id', 'name', 'choose')" @update:model-value="take"
     /></LabelledField>
     <template v-if="isChosen">
       <LabelledField v-if="starter" label="What is printed on it, or what you call it"

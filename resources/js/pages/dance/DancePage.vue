@@ -143,16 +143,7 @@ useEventListener('keydown', (event) => {
             Begin
             <template #stand-in>
               <LabelledField v-if="!setUp.data.value.stand_in_refusal" label="With a fault in it"
-                ><PickField
-                  v-model="fault"
-                  :options="
-                    choicesOf(
-                      setUp.data.value.faults,
-                      (one) => one.cause,
-                      (one) => one.says,
-                      'none',
-                    )
-                  "
+                ><PickField v-model="fault" :options="choicesOf(setUp.data.value.faults, 'cause', 'says', 'none')"
               /></LabelledField>
             </template>
           </SourcePicker>

@@ -34,18 +34,7 @@ function put(): void {
     <div v-if="faults.length < MOST" class="add">
       <label class="small" for="fault-to-add">Put one in</label>
       <div class="row">
-        <PickField
-          id="fault-to-add"
-          v-model="chosen"
-          :options="
-            choicesOf(
-              open,
-              (one) => one.cause,
-              (one) => one.says,
-              'choose a fault',
-            )
-          "
-        />
+        <PickField id="fault-to-add" v-model="chosen" :options="choicesOf(open, 'cause', 'says', 'choose a fault')" />
         <ActButton :disabled="chosen === ''" @click="put">Put in</ActButton>
       </div>
     </div>

@@ -34,16 +34,7 @@ async function read(): Promise<void> {
   <form v-if="(desk.data.value?.captures ?? []).length > 0" class="capture small" @submit.prevent="read">
     <label
       >A capture at the receiver’s output
-      <PickField
-        v-model="chosen"
-        :options="
-          choicesOf(
-            desk.data.value?.captures ?? [],
-            (one) => String(one.id),
-            (one) => one.name,
-            'choose one from the desk',
-          )
-        "
+      <PickField v-model="chosen" :options="choicesOf(desk.data.value?.captures ?? [], 'id', 'name', 'choose one from the desk')"
     /></label>
     <ActButton html-type="submit" size="small" :disabled="chosen === '' || isReading">Take as evidence</ActButton>
     <span v-if="said" class="muted" role="status">{{ said }}</span>

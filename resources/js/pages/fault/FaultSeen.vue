@@ -15,11 +15,7 @@ const props = defineProps<FaultSeenProps>()
 defineEmits<{ tell: [test: string, outcome: string]; take: [test: string] }>()
 
 const outcomesOf = (id: string) => [
-  ...choicesOf(
-    props.test(id)?.outcomes ?? [],
-    (one) => one.key,
-    (one) => one.title,
-  ),
+  ...choicesOf(props.test(id)?.outcomes ?? [], 'key', 'title'),
   { value: 'cannot_do', label: 'cannot be done here' },
 ]
 const words = (id: string, outcome: string) => props.test(id)?.outcomes.find((one) => one.key === outcome)?.title ?? 'cannot be done here'

@@ -70,14 +70,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
       <LabelledField label="Rig"
         ><PickField
           :model-value="text('rig')"
-          :options="
-            choicesOf(
-              rigs.data.value?.rigs ?? [],
-              (rig) => rig.slug,
-              (rig) => rig.name,
-              'every rig',
-            )
-          "
+          :options="choicesOf(rigs.data.value?.rigs ?? [], 'slug', 'name', 'every rig')"
           @update:model-value="(slug) => set('rig', slug)"
       /></LabelledField>
       <LabelledField label="Kind"

@@ -61,18 +61,7 @@ const minutesOf = (id: string) => shown.value?.settings.find((one) => one.id ===
           <h2 id="name-it">Name the fault</h2>
           <p v-if="shown.faults > 1" class="muted small">{{ shown.found }} of {{ shown.faults }} found.</p>
           <form class="row" @submit.prevent="name">
-            <PickField
-              v-model="named"
-              aria-label="The fault"
-              :options="
-                choicesOf(
-                  shown.causes,
-                  (cause) => cause.id,
-                  (cause) => cause.says,
-                  'choose what it is',
-                )
-              "
-            />
+            <PickField v-model="named" aria-label="The fault" :options="choicesOf(shown.causes, 'id', 'says', 'choose what it is')" />
             <ActButton kind="primary" html-type="submit" :disabled="named === '' || isBusy">That is it</ActButton>
           </form>
           <p class="muted small">A wrong one costs {{ figure(shown.wrong_minutes) }} min.</p>
@@ -83,7 +72,7 @@ const minutesOf = (id: string) => shown.value?.settings.find((one) => one.id ===
               :options="
                 choicesOf(
                   shown.settings,
-                  (setting) => setting.id,
+                  'id',
                   (setting) => `${setting.says}, ${figure(setting.minutes)} min`,
                   'or put a setting back, as the record says',
                 )

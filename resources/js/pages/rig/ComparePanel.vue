@@ -50,14 +50,7 @@ function restore(difference: Difference): void {
         ><span class="muted">Against</span>
         <PickField
           :model-value="now === null ? '' : String(now)"
-          :options="
-            choicesOf(
-              rig.history,
-              (item) => String(item.position),
-              (item) => moment(item.position),
-              'now',
-            )
-          "
+          :options="choicesOf(rig.history, 'position', (item) => moment(item.position), 'now')"
           @update:model-value="(position) => (now = position === '' ? null : Number(position))"
       /></label>
     </div>

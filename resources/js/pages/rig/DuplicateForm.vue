@@ -50,18 +50,7 @@ async function duplicate(): Promise<void> {
   <p v-if="!isOpen"><ActButton kind="link" @click="open">Duplicate this rig, for a relay or another receiver</ActButton></p>
   <form v-else class="duplicate" @submit.prevent="duplicate">
     <LabelledField label="Name"><input v-model="name" class="field" maxlength="200" required /></LabelledField>
-    <LabelledField label="Receiver"
-      ><PickField
-        v-model="receiver"
-        :options="
-          choicesOf(
-            receivers,
-            (card) => card.id,
-            (card) => card.name,
-            'the same',
-          )
-        "
-    /></LabelledField>
+    <LabelledField label="Receiver"><PickField v-model="receiver" :options="choicesOf(receivers, 'id', 'name', 'the same')" /></LabelledField>
     <ActButton kind="primary" html-type="submit">Duplicate</ActButton>
     <ActButton @click="isOpen = false">Cancel</ActButton>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

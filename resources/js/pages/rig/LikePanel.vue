@@ -38,17 +38,7 @@ const chosen = (part: LikePartView) => part.lines.filter((line) => !left.has(idO
     <h3>Like another rig, but …</h3>
     <p class="muted small">What is set can be taken over. What was read, bound, stored in a receiver or proven is of that craft alone, and is not.</p>
     <LabelledField label="Like"
-      ><PickField
-        v-model="other"
-        aria-label="Like which rig"
-        :options="
-          choicesOf(
-            others,
-            (one) => one.slug,
-            (one) => one.name,
-            'choose a rig',
-          )
-        "
+      ><PickField v-model="other" aria-label="Like which rig" :options="choicesOf(others, 'slug', 'name', 'choose a rig')"
     /></LabelledField>
     <p v-if="like.error.value" class="band stop" role="alert">{{ sentenceOf(like.error.value) }}</p>
     <p v-else-if="like.data.value && parts.length === 0" class="band calm">Nothing that can be taken over differs.</p>

@@ -28,15 +28,7 @@ export interface MovementCheckProps {
 }
 const props = defineProps<MovementCheckProps>()
 
-const MOVED = [
-  ...choicesOf(
-    STICKS,
-    (what) => what.letter,
-    (what) => what.name,
-    'what moved?',
-  ),
-  { value: 'none', label: 'nothing' },
-]
+const MOVED = [...choicesOf(STICKS, 'letter', 'name', 'what moved?'), { value: 'none', label: 'nothing' }]
 const WAIT_MS = 250
 const mode = ref<'sight' | 'live' | 'log'>('sight')
 const moved = ref<Record<StickLetter, string>>({ A: '', E: '', T: '', R: '' })

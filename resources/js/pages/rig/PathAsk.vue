@@ -37,7 +37,7 @@ const between = computed(() =>
 /** Once one is chosen there is no way back to none. */
 const chooseOf = (of: CardListed[], label: (card: CardListed) => string): Choice[] => [
   { value: '', label: 'Choose', isOff: true },
-  ...choicesOf(of, (card) => card.id, label),
+  ...choicesOf(of, 'id', label),
 ]
 const through = useDraft(() => path.value.through ?? [])
 

@@ -37,7 +37,7 @@ const positionWord = (position: number) =>
         >on
         <SelectField
           :value="row.switch ?? ''"
-          :options="choicesOf(switches, (entry) => entry.id, called, 'choose a switch')"
+          :options="choicesOf(switches, 'id', called, 'choose a switch')"
           :save="tellSwitch"
           :aria-label="`Switch for ${row.function}`"
       /></label>

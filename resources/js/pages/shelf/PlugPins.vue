@@ -55,7 +55,7 @@ function takeKnown(plug: string): void {
       :id="id"
       :aria-label="`${question}: as a plug known here`"
       :model-value="''"
-      :options="choicesOf(known, (one) => one.target, called, 'as a plug known here')"
+      :options="choicesOf(known, 'target', called, 'as a plug known here')"
       @update:model-value="takeKnown"
     />
     <ActButton kind="link" v-if="pins.length > 0" class="small" @click="emit('change', pins.slice(0, -1))">take the last away</ActButton>

@@ -18,11 +18,7 @@ const problem = ref('')
 const into = computed(() => [
   { value: '', label: 'its own format' },
   { value: 'ppm', label: 'pulse train' },
-  ...choicesOf(
-    props.formats,
-    (one) => one.id,
-    (one) => one.name,
-  ),
+  ...choicesOf(props.formats, 'id', 'name'),
 ])
 const isTrain = computed(() => format.value === 'ppm')
 

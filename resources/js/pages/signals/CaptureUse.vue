@@ -77,19 +77,7 @@ const NAMES: Record<string, string> = { A: 'aileron', E: 'elevator', T: 'throttl
 <template>
   <section aria-labelledby="use-title">
     <h2 id="use-title">Use it for a rig</h2>
-    <label
-      >Rig
-      <PickField
-        v-model="slug"
-        :options="
-          choicesOf(
-            rigs?.rigs ?? [],
-            (rig) => rig.slug,
-            (rig) => rig.name,
-            'choose one',
-          )
-        "
-    /></label>
+    <label>Rig <PickField v-model="slug" :options="choicesOf(rigs?.rigs ?? [], 'slug', 'name', 'choose one')" /></label>
     <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
     <ul v-if="look" class="plain-list uses">
       <li>

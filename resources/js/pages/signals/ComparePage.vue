@@ -56,14 +56,7 @@ const delay = computed(() => result.value?.comparison.delay_ms ?? null)
         <LabelledField :label="side === 'a' ? 'The first one' : 'The second one'"
           ><PickField
             :model-value="text(side)"
-            :options="
-              choicesOf(
-                desk?.captures ?? [],
-                (one) => String(one.id),
-                (one) => one.name,
-                'choose a capture',
-              )
-            "
+            :options="choicesOf(desk?.captures ?? [], 'id', 'name', 'choose a capture')"
             @update:model-value="(id) => tell(side, id)"
         /></LabelledField>
         <LabelledField v-if="wires[side].length > 1" label="wire"

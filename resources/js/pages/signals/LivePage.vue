@@ -61,16 +61,7 @@ const up = computed(() => Object.entries(seen.value?.flags ?? {}).filter(([name,
     <template v-else>
       <SourcePicker :kinds="KINDS" :format="format" @choose="hear">Listen</SourcePicker>
       <LabelledField class="as" label="Read as, from a port or an adapter"
-        ><PickField
-          v-model="format"
-          :options="
-            choicesOf(
-              desk?.formats ?? [],
-              (one) => one.id,
-              (one) => one.name,
-              'whatever fits',
-            )
-          "
+        ><PickField v-model="format" :options="choicesOf(desk?.formats ?? [], 'id', 'name', 'whatever fits')"
       /></LabelledField>
       <p class="muted small">
         Without gear: <span class="value">php artisan linguator:stand-in --format=s100i --seconds=600 --port=4420</span> sends to a port of this

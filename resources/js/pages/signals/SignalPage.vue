@@ -68,11 +68,7 @@ const readings = computed(() => [
   { value: '', label: 'whatever fits' },
   { value: 'ppm', label: 'pulse train' },
   { value: 'pwm', label: 'single pulse' },
-  ...choicesOf(
-    desk.value?.formats ?? [],
-    (one) => one.id,
-    (one) => one.name,
-  ),
+  ...choicesOf(desk.value?.formats ?? [], 'id', 'name'),
 ])
 
 function told(key: 'as' | 'line' | 'max_rate', value: string): void {

@@ -14,11 +14,7 @@ const emit = defineEmits<{ send: [body: { kind: string; stand_in: Record<string,
 
 const form = reactive({ format: 's100i', kind: 'csv', seconds: 2, inverted: false, fault: 'none', amount: 5 })
 const FORMATS = computed(() => [
-  ...choicesOf(
-    props.formats,
-    (one) => one.id,
-    (one) => one.name,
-  ),
+  ...choicesOf(props.formats, 'id', 'name'),
   { value: 'ppm', label: 'pulse train' },
   { value: 'pwm', label: 'single pulse' },
 ])
@@ -72,17 +68,7 @@ function send(): void {
           s</span
         ></LabelledField
       >
-      <LabelledField label="and"
-        ><PickField
-          v-model="form.fault"
-          :options="
-            choicesOf(
-              FAULTS,
-              (one) => one.key,
-              (one) => one.title,
-            )
-          "
-      /></LabelledField>
+      <LabelledField label="and"><PickField v-model="form.fault" :options="choicesOf(FAULTS, 'key', 'title')" /></LabelledField>
       <LabelledField v-if="form.fault !== 'none'" label="by how much"
         ><span class="unit"
           ><NumberField :value="form.amount" :save="keepAmount" :lowest="0" aria-label="by how much" maxlength="9" /> {{ fault?.unit }}</span
