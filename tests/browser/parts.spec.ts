@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { expect, pick, test } from './bench'
+import { copyOf, expect, pick, test } from './bench'
 
 /** No finding of any weight, with the list that is open. */
 async function expectNothingFound(page: Page): Promise<void> {
@@ -123,3 +123,18 @@ for (const colorScheme of ['light', 'dark'] as const) {
     }
   })
 }
+
+test('what is changed is seen to be saved, and what was refused is not', async ({ page }) => {
+  await page.goto(`${await copyOf(page, 'dunlin', 'Turnstone saved', 63)}/handset`)
+  const memory = page.getByLabel('Model memory')
+  await expect(memory).toHaveValue('63')
+  await page.route('**/intents', (route) => route.fulfill({ status: 422, json: { error: { code: 'x', message: 'It is refused.', path: '' } } }))
+  await memory.fill('64')
+  await memory.press('Tab')
+  await expect(page.getByText('It is refused.')).toBeVisible()
+  await expect(page.getByText(/✓ saved/)).toHaveCount(0)
+  await page.unroute('**/intents')
+  await memory.fill('65')
+  await memory.press('Tab')
+  await expect(page.getByText(/✓ saved \d/)).toBeVisible()
+})

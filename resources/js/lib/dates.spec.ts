@@ -51,8 +51,9 @@ describe('as the browser has them', () => {
     ['en-GB', ['3 Nov 2026, 22:59', 'Tuesday 3 November 2026', 'DD/MM/YYYY']],
     // Another language: its sequence and its clock, with English words.
     ['de-DE', ['3 Nov 2026, 22:59', 'Tuesday 3 November 2026', 'DD.MM.YYYY']],
-    // A region that English has no form of its own for.
     ['fr', ['3 Nov 2026, 22:59', 'Tuesday 3 November 2026', 'DD/MM/YYYY']],
+    // A region that English has no form of its own for: never the month first by chance.
+    ['is-IS', ['3 Nov 2026, 22:59', 'Tuesday 3 November 2026', 'DD.MM.YYYY']],
   ])('%s', (language, told) => expect(inBrowserOf(language)).toEqual(told))
 })
 
