@@ -38,13 +38,13 @@ export default defineConfig(({ command }) => ({
     rolldownOptions: {
       input: 'resources/js/main.ts',
       // What several screens share comes in one file with the application: a request for each small part costs a first load more than its bytes.
-      // Lists to pick from are left out of it: the bench shows its rigs before it needs one.
+      // What the bench itself does not need at first is left out of it.
       output: {
         codeSplitting: {
           groups: [
             {
               name: 'shared',
-              test: /resources\/js\/(lib|api|composables|theme|components(?!\/(form\/(Pick|Select|Day)|PackSelect|SourcePicker)))\//,
+              test: /resources\/js\/(lib|api|composables|theme|components(?!\/(form\/Day|SourcePicker|QrCode)))\//,
               minShareCount: 2,
             },
           ],

@@ -15,6 +15,8 @@ test('a fault is found one look at a time, mended, and the search goes on', asyn
   const mend = page.getByRole('heading', { name: 'A plug sits the wrong way round, or one pin beside.' })
   const asked: string[] = []
   while (!(await mend.isVisible()) && asked.length < 12) {
+    // A question that is still on its way would be taken for the next one.
+    await page.waitForLoadState('networkidle')
     const asks = (await question.getByRole('heading', { level: 2 }).first().textContent()) ?? ''
     asked.push(asks)
     const answer = truth[asks]

@@ -126,7 +126,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
 
 test('what is changed is seen to be saved, and what was refused is not', async ({ page }) => {
   await page.goto(`${await copyOf(page, 'dunlin', 'Turnstone saved', 63)}/handset`)
-  const memory = page.getByLabel('Model memory')
+  const memory = page.getByRole('textbox', { name: 'Model memory' })
   await expect(memory).toHaveValue('63')
   await page.route('**/intents', (route) => route.fulfill({ status: 422, json: { error: { code: 'x', message: 'It is refused.', path: '' } } }))
   await memory.fill('64')

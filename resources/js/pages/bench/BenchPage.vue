@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
 import ActButton from '@/components/ActButton.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useSessionStorage } from '@vueuse/core'
@@ -10,15 +11,14 @@ import FileTake from '@/components/FileTake.vue'
 import { useKeys } from '@/composables/useKeys'
 import { useNotice } from '@/composables/useNotice'
 import { TOOLS } from '../tools/tools'
-import ClubPanel from './ClubPanel.vue'
 import DemoLine from './DemoLine.vue'
 import KeepingPanel from './KeepingPanel.vue'
 import RigList from './RigList.vue'
 import { CRAFT_KINDS } from './start'
 import LabelledField from '@/components/form/LabelledField.vue'
 
-/** The bench is there before the list is. */
-const PickField = defineAsyncComponent(() => import('@/components/form/PickField.vue'))
+/** Only where a club is served: with its code to be scanned. */
+const ClubPanel = defineAsyncComponent(() => import('./ClubPanel.vue'))
 const router = useRouter()
 const notice = useNotice()
 const client = useQueryClient()

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import PickField from '@/components/form/PickField.vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { useLocalStorage } from '@vueuse/core'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { postJson, sentenceOf } from '@/api/http'
 import { type RigSummary, rigsQuery } from '@/api/rigs'
 import { useNotice } from '@/composables/useNotice'
@@ -11,8 +12,6 @@ import RigRow from './RigRow.vue'
 export interface RigListProps {
   rigs: RigSummary[]
 }
-/** The bench is there before the list is. */
-const PickField = defineAsyncComponent(() => import('@/components/form/PickField.vue'))
 const props = defineProps<RigListProps>()
 
 /** From so many rigs on they are filtered and sorted. */
