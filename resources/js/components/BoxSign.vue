@@ -7,8 +7,8 @@ export interface BoxSignProps {
 }
 defineProps<BoxSignProps>()
 
-/** Sixteen by sixteen; anything that has none of its own is a plain box. */
-const WAYS: Partial<Record<BoxView['kind'], string>> = {
+/** Sixteen by sixteen. */
+const WAYS: Record<BoxView['kind'], string> = {
   handset: 'M2 6h12v8H2zM8 6V1.5M5 10.5V9M11 10.5V9',
   module: 'M3 7h10v7H3zM11 7V1.5M8.5 3.5 11 1.5l2.5 2',
   receiver: 'M2 5h12v9H2zM5 5c0-2.5-2-2.5-2-4M11 5c0-2.5 2-2.5 2-4M5 14v1.5M8 14v1.5M11 14v1.5',
@@ -16,11 +16,10 @@ const WAYS: Partial<Record<BoxView['kind'], string>> = {
   controller: 'M3 3h10v10H3zM3 6H1M3 10H1M13 6h2M13 10h2M8 11V5.5M6 7.5l2-2 2 2',
   servo_set: 'M2 7h12v7H2zM6 7V4h4v3M8 4 13 1.5',
 }
-const PLAIN = 'M2 4h12v9H2z'
 </script>
 
 <template>
-  <svg class="box-sign" viewBox="0 0 16 16" aria-hidden="true" focusable="false"><path :d="WAYS[kind] ?? PLAIN" /></svg>
+  <svg class="box-sign" viewBox="0 0 16 16" aria-hidden="true" focusable="false"><path :d="WAYS[kind]" /></svg>
 </template>
 
 <style scoped>

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, type MaybeRefOrGetter, readonly, ref, toValue } from 'vue'
+import { computed, type MaybeRefOrGetter, readonly, ref, toValue, watch } from 'vue'
 import { ApiError, patchJson, postJson, sentenceOf } from '@/api/http'
 import { type Intents, type LikePartView, type Meant, type RigData, rigQuery, rigsQuery, type Told } from '@/api/rigs'
 import { useNotice } from './useNotice'
@@ -29,8 +29,12 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
   const query = useQuery(computed(() => rigQuery(toValue(slug))))
   let queue: Promise<unknown> = Promise.resolve()
   const waiting = ref(0)
-  /** When the bench last took something that was meant here. */
+  /** When the bench took what was meant last for this rig; null: nothing yet, or it was refused. */
   const keptAt = ref<string | null>(null)
+  watch(
+    () => toValue(slug),
+    () => (keptAt.value = null),
+  )
 
   function take(data: RigData): void {
     client.setQueryData(rigQuery(data.slug).queryKey, data)
@@ -65,7 +69,8 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
     const next = queue
       .then(work)
       .then((isKept) => {
-        if (isKept) keptAt.value = new Date().toISOString()
+        // What was refused last does not stand as saved because something before it was.
+        keptAt.value = isKept ? new Date().toISOString() : null
         return isKept
       })
       .finally(() => waiting.value--)

@@ -62,10 +62,12 @@ const hasNone = computed(() => !props.options.some((one) => like(typed.value, on
 /** What was typed as far as it is clear is picked by going on, as in any list of a page. */
 function leave(event: KeyboardEvent): void {
   if (event.key !== 'Tab' || typed.value.trim() === '' || props.isMany) return
-  // Hands are faster than a list that opens.
-  const one = props.options[activePlace()] ?? props.options.filter((offered) => like(typed.value, offered)).toSorted(nearest)[0]
+  const meant = props.options.filter((offered) => offered.isOff !== true && like(typed.value, offered)).toSorted(nearest)
+  // Hands are faster than a list that opens: what the keys were on before it did is none of these.
+  const on = props.options[activePlace()]
+  const one = on !== undefined && meant.includes(on) ? on : meant[0]
   typed.value = ''
-  if (one !== undefined && one.isOff !== true && one.value !== props.value) emit('pick', one.value)
+  if (one !== undefined && one.value !== props.value) emit('pick', one.value)
 }
 const ListOf = ({ of }: { of: VNode }) => of
 </script>
@@ -91,7 +93,7 @@ const ListOf = ({ of }: { of: VNode }) => of
       <template #suffixIcon>
         <svg class="arrow" viewBox="0 0 12 8" aria-hidden="true" focusable="false"><path d="M1.5 1.5 6 6.2 10.5 1.5" /></svg>
       </template>
-      <template #notFoundContent>Nothing is called so.</template>
+      <template #notFoundContent>{{ options.length === 0 ? 'There is nothing to choose from.' : 'Nothing is called so.' }}</template>
       <template #dropdownRender="{ menuNode }">
         <div
           :id="listId"
