@@ -53,7 +53,7 @@ test('names of one’s own are found by the search, and a capture is taken along
     .first()
     .click()
   const waiting = page.waitForEvent('download')
-  await page.getByRole('region', { name: 'Take it along' }).getByRole('button', { name: 'CSV', exact: true }).click()
+  await page.getByRole('region', { name: 'Export' }).getByRole('button', { name: 'CSV', exact: true }).click()
   expect((await waiting).suggestedFilename()).toMatch(/^capture-\d+\.csv$/)
 })
 

@@ -216,7 +216,7 @@ final class CsvEdges implements WireCapture
             if (isset($cells[1]) && is_numeric($cells[0]) && is_finite((float) $cells[0]) && is_numeric($level) && ((float) $level === 0.0 || (float) $level === 1.0)) {
                 array_push($rows, $cells[0], (float) $level === 1.0 ? '1' : '0');
             } else {
-                $this->damage->onLine($line + $k, $text, 'a time and a level of 0 or 1 per wire, parted by "'.($separator === "\t" ? 'tab' : $separator).'"');
+                $this->damage->onLine($line + $k, $text, 'a time and a level of 0 or 1 per wire, separated by "'.($separator === "\t" ? 'tab' : $separator).'"');
             }
         }
 

@@ -3,7 +3,7 @@ import { nextTick, onMounted, onUpdated, type Ref, ref, useId } from 'vue'
 /** What a screen reader is told of a list: what it is called, and where in the page it is described; unset: the label around it names it. */
 export interface ListboxTold {
   name: string | undefined
-  describedBy: string
+  describedBy: string | undefined
   isWrong: boolean
 }
 

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { age, byDay, clock, day, dayKey, dayPattern, heading, moment, monthsOfYear, shareOfYear } from './dates'
+import { age, byDay, clock, day, dayKey, dayPattern, heading, moment, monthsOfYear, shareOfYear, weekStart } from './dates'
 
 // The tests run by a clock two hours ahead (vitest.config): what documents hold in UTC is told by it.
 describe('moments of a document', () => {
@@ -55,6 +55,19 @@ describe('as the browser has them', () => {
     // A region that English has no form of its own for: never the month first by chance.
     ['is-IS', ['3 Nov 2026, 22:59', 'Tuesday 3 November 2026', 'DD.MM.YYYY']],
   ])('%s', (language, told) => expect(inBrowserOf(language)).toEqual(told))
+})
+
+describe('a week', () => {
+  afterEach(() => vi.unstubAllGlobals())
+  it.each([
+    ['en-GB', 1],
+    ['en-US', 0],
+    ['de-DE', 1],
+    ['ar-EG', 6],
+  ])('begins in %s with the day that it begins with there', (language, first) => {
+    vi.stubGlobal('navigator', { language })
+    expect(weekStart()).toBe(first)
+  })
 })
 
 describe('a year on one line', () => {

@@ -30,6 +30,12 @@ export function dayAsTyped(key: string): string {
   return key === '' ? '' : dayPattern().replace('YYYY', year).replace('MM', month).replace('DD', date)
 }
 
+/** The day that a week begins with here, from 0 for Sunday; where the browser does not tell, Monday. */
+export function weekStart(): number {
+  const here = new Intl.Locale(navigator.language) as Intl.Locale & { getWeekInfo?: () => { firstDay: number }; weekInfo?: { firstDay: number } }
+  return (here.getWeekInfo?.() ?? here.weekInfo ?? { firstDay: 1 }).firstDay % 7
+}
+
 /** A moment of a document as a day: "3 Nov 2026", or "Nov 3, 2026". */
 export function day(at: string | null | undefined): string {
   return at ? new Date(at).toLocaleDateString(asHere()[0], DAY) : ''

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import dayjs from 'dayjs'
+import updateLocale from 'dayjs/plugin/updateLocale'
 import { computed, nextTick, ref, useId, watch } from 'vue'
 import { openLists } from '@/composables/useListbox'
-import { dayAsTyped, dayPattern } from '@/lib/dates'
+import { dayAsTyped, dayPattern, weekStart } from '@/lib/dates'
 
 /** A day, typed or picked, written as this browser writes days; "2026-11-03" or '' outside. */
 export interface DayFieldProps {
@@ -9,6 +11,10 @@ export interface DayFieldProps {
 }
 const props = defineProps<DayFieldProps>()
 const emit = defineEmits<{ 'update:modelValue': [day: string] }>()
+
+// The library's months ask this for the day that a week begins with.
+dayjs.extend(updateLocale)
+dayjs.updateLocale('en', { weekStart: weekStart() })
 
 const pattern = dayPattern()
 const id = useId()

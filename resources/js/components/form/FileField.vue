@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A button that opens this machine's files; `isQuiet`: it stands within a line. */
 export interface FileFieldProps {
-  /** What is chosen, for a screen reader: the words on the button say only that it is a file. */
+  /** What is chosen, for a screen reader, after the words on the button, which say only that it is a file. */
   name: string
   accept?: string
   isQuiet?: boolean
@@ -21,7 +21,8 @@ function take(event: Event): void {
 
 <template>
   <label class="file reach" :class="{ quiet: isQuiet, waits: isWaiting }"
-    ><slot /><input type="file" class="sr-only" :accept="accept" :aria-label="name" :disabled="isWaiting" @change="take"
+    ><slot /><span class="sr-only">: {{ name }}</span
+    ><input type="file" class="sr-only" :accept="accept" :disabled="isWaiting" @change="take"
   /></label>
 </template>
 

@@ -2,6 +2,8 @@
 import { ref, useAttrs, useId } from 'vue'
 import { type Save, useDraft } from '@/composables/useDraft'
 import { useTyped } from '@/composables/useTyped'
+import type { Choice } from '@/lib/choice'
+import SuggestField from './SuggestField.vue'
 
 export interface TextFieldProps {
   /** As the bench has it. */
@@ -11,6 +13,8 @@ export interface TextFieldProps {
   wrong?: (text: string) => string
   /** By which it is known again after a reload, where neither label nor accessible name tells it apart. */
   keepAs?: string
+  /** What is usual there, offered while it is typed. */
+  offers?: readonly Choice[]
 }
 const props = defineProps<TextFieldProps>()
 defineOptions({ inheritAttrs: false })
@@ -26,8 +30,7 @@ if (before !== null && before !== props.value) {
   typed.keep(before)
 }
 
-function input(event: Event): void {
-  const text = (event.target as HTMLInputElement).value
+function input(text: string): void {
   hold(text)
   typed.keep(text)
   problem.value = ''
@@ -60,7 +63,20 @@ function escape(): void {
 </script>
 
 <template>
+  <SuggestField
+    v-if="offers !== undefined && offers.length > 0"
+    v-bind="$attrs"
+    :model-value="shown"
+    :offers="offers"
+    :aria-invalid="problem !== ''"
+    :aria-describedby="problem === '' ? undefined : id"
+    @update:model-value="input"
+    @done="leave"
+    @enter="leave"
+    @escape="escape"
+  />
   <input
+    v-else
     v-bind="$attrs"
     class="field"
     :class="{ wrong: problem !== '' }"
@@ -68,7 +84,7 @@ function escape(): void {
     :aria-invalid="problem !== ''"
     :aria-describedby="problem === '' ? undefined : id"
     autocomplete="off"
-    @input="input"
+    @input="input(($event.target as HTMLInputElement).value)"
     @change="leave"
     @keydown.enter="($event.target as HTMLInputElement).blur()"
     @keydown.esc.stop="escape"

@@ -98,7 +98,7 @@ const words = (names: string[]) => names.join(', ')
     <h2 id="keeping-title">Keeping it</h2>
     <p>Everything as one archive of open documents, pictures and captures with it.</p>
     <p class="acts">
-      <ActButton href="/api/v1/archive.zip" download>Take it along</ActButton>
+      <ActButton href="/api/v1/archive.zip" download>Export</ActButton>
       <FileField name="An archive to bring in" accept=".zip,application/zip" :is-waiting="isLooking" @take="look">{{
         isLooking ? 'Looking through it …' : 'Bring one in'
       }}</FileField>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import ActButton from '@/components/ActButton.vue'
+import SuggestField from '@/components/form/SuggestField.vue'
+import { asChoices } from '@/lib/choice'
 import { computed, ref } from 'vue'
 import type { RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
@@ -15,7 +17,7 @@ const functions = computed(() => props.rig.review.craft.functions ?? [])
 const fresh = ref('')
 const channel = ref('')
 const problem = ref('')
-const SUGGESTED = ['aileron', 'elevator', 'throttle', 'rudder', 'flap', 'gear', 'arm', 'mode', 'gain', 'camera', 'buzzer']
+const SUGGESTED = asChoices(['aileron', 'elevator', 'throttle', 'rudder', 'flap', 'gear', 'arm', 'mode', 'gain', 'camera', 'buzzer'])
 
 /** The fields are free for the next one at once; what was not taken comes back into them. */
 async function add(): Promise<void> {
@@ -54,16 +56,7 @@ async function add(): Promise<void> {
       <li v-if="functions.length === 0" class="muted">Not told yet. Reserved channels can only be pointed out.</li>
     </ul>
     <div class="add">
-      <input
-        v-model="fresh"
-        class="field"
-        list="function-names"
-        aria-label="Function"
-        placeholder="function"
-        maxlength="32"
-        @keydown.enter.prevent="add"
-      />
-      <datalist id="function-names"><option v-for="name in SUGGESTED" :key="name" :value="name" /></datalist>
+      <SuggestField v-model="fresh" class="name" :offers="SUGGESTED" aria-label="Function" placeholder="function" @enter="add" />
       <input
         v-model="channel"
         class="field value channel"
@@ -102,7 +95,7 @@ ul {
   margin-top: 0.3rem;
   flex-wrap: wrap;
 }
-.add :deep(.field) {
+.add .name {
   width: 9rem;
 }
 .add .channel {

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import ActButton from '@/components/ActButton.vue'
+import SuggestField from '@/components/form/SuggestField.vue'
+import { asChoices } from '@/lib/choice'
 import WordLine from '@/components/WordLine.vue'
 import { computed, ref } from 'vue'
 import type { RigData } from '@/api/rigs'
@@ -22,6 +24,7 @@ const view = computed(() => props.rig.review.switches)
 const fresh = ref('')
 const channel = ref('')
 const problem = ref('')
+const USUAL = asChoices(['arm', 'mode', 'gain', 'gear', 'flap', 'return', 'camera', 'buzzer', 'light'])
 /** Positions that were held, by function, until all of one are read. */
 const levels: Record<string, Record<string, number>> = {}
 
@@ -82,10 +85,7 @@ async function assign(name: string): Promise<void> {
       <div class="row">
         <ActButton v-for="name in [...view.unassigned, ...view.could_ride]" :key="name" @click="assign(name)">{{ name }}</ActButton>
         <form class="row" @submit.prevent="assign(functionName(fresh))">
-          <input v-model="fresh" class="field" list="switch-functions" aria-label="Another function" placeholder="another function" maxlength="32" />
-          <datalist id="switch-functions">
-            <option v-for="name in ['arm', 'mode', 'gain', 'gear', 'flap', 'return', 'camera', 'buzzer', 'light']" :key="name" :value="name" />
-          </datalist>
+          <SuggestField v-model="fresh" class="name" :offers="USUAL" aria-label="Another function" placeholder="another function" />
           <input
             v-model="channel"
             class="field value channel"
@@ -122,6 +122,9 @@ async function assign(name: string): Promise<void> {
   flex-wrap: wrap;
   gap: 0.5rem;
   align-items: center;
+}
+.name {
+  width: 12rem;
 }
 .channel {
   width: 4.6rem;

@@ -53,6 +53,7 @@ const names = useQuery({
   enabled: props.field.names !== undefined || props.field.from === 'wire_formats' || props.field.type === 'sequence',
 })
 const offers = computed(() => offered(names.data.value?.entries ?? [], props.field.names, props.entry.family))
+const usual = computed(() => offers.value.map(({ value, aliases }) => ({ value, label: value + alsoNamed(aliases) })))
 const meant = (raw: string) => offers.value.find((one) => one.aliases.some((alias) => alias.toLowerCase() === raw.trim().toLowerCase()))?.value
 
 const wordsOf = (raw: string) => raw.split(/[\s;,]+/).filter((word) => word !== '')
@@ -129,7 +130,9 @@ const options = computed<[string, string][]>(() => {
   )
 })
 const alsoCalled = (format: string) => {
-  const aliases = names.data.value?.entries.find((one) => one.kind === 'format' && one.target === format)?.aliases ?? []
+  return alsoNamed(names.data.value?.entries.find((one) => one.kind === 'format' && one.target === format)?.aliases ?? [])
+}
+function alsoNamed(aliases: readonly string[]): string {
   return aliases.length === 0 ? '' : ` (${aliases.join(', ')})`
 }
 /** A format of the user's own is none of the core's: what stands there is shown all the same. */
@@ -197,11 +200,8 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
         :keep-as="`${at}${field.key}`"
         :placeholder="field.hint ?? 'not known'"
         :inputmode="field.type === 'number' ? 'decimal' : undefined"
-        :list="offers.length > 0 ? `${id}-names` : undefined"
+        :offers="usual"
       />
-      <datalist v-if="offers.length > 0" :id="`${id}-names`">
-        <option v-for="one in offers" :key="one.value" :value="one.value">{{ one.aliases.join(', ') }}</option>
-      </datalist>
       <span v-if="field.unit" class="muted small unit">{{ field.unit }}</span>
     </span>
   </label>

@@ -38,7 +38,7 @@ async function save(as: string, ending: string): Promise<void> {
 
 <template>
   <section aria-labelledby="export-title">
-    <h2 id="export-title">Take it along</h2>
+    <h2 id="export-title">Export</h2>
     <p class="row">
       <span>Values:</span>
       <ActButton size="small" @click="save('csv', 'csv')">CSV</ActButton>

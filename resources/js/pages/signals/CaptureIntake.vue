@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import ActButton from '@/components/ActButton.vue'
+import ProgressLine from '@/components/ProgressLine.vue'
 import FileField from '@/components/form/FileField.vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
@@ -81,7 +82,7 @@ async function send(file: File | undefined): Promise<void> {
         and polarity are found out.
       </p>
       <p v-if="share !== null" role="status">
-        <progress :value="share" max="1" aria-label="Sent so far"></progress> {{ Math.round(share * 100) }} % sent
+        <ProgressLine :share="share" name="Sent so far" /> {{ Math.round(share * 100) }} % sent
         <ActButton kind="link" @click="stop?.()">stop</ActButton>
       </p>
     </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import ActButton from '@/components/ActButton.vue'
+import ProgressLine from '@/components/ProgressLine.vue'
 import PickField from '@/components/form/PickField.vue'
 import { asChoices, choicesOf } from '@/lib/choice'
 import NumberField from '@/components/form/NumberField.vue'
@@ -136,7 +137,7 @@ const keepRate = (value: number | null) => {
       <div v-if="reading.isPending.value || (reading.isFetching.value && !answer)" role="status" class="reading">
         <p>Reading the capture.</p>
         <p v-if="progress">
-          <progress :value="progress.bytes" :max="progress.of" aria-label="Read so far"></progress> {{ sizeOf(progress.bytes) }} of
+          <ProgressLine :share="progress.bytes / progress.of" name="Read so far" /> {{ sizeOf(progress.bytes) }} of
           {{ sizeOf(progress.of) }}
           <ActButton kind="link" @click="postJson('/captures/stop', { token })">stop</ActButton>
         </p>
