@@ -80,7 +80,7 @@ final class IntentExamples
         ['oystercatcher', 'test-failsafe', ['hop' => 2, 'passed' => true, 'observed' => 'all stopped', 'by' => 'Wren'], 'Failsafe of hop 2 tested, passed: all stopped', 'name', 'Oystercatcher'],
         ['avocet', 'make-check', ['check' => 'range', 'passed' => false, 'observed' => 'rudder twitched', 'by' => 'Wren'], 'Range check checked, failed: rudder twitched', 'checks.last.result', 'fail'],
         ['avocet', 'sign-off', ['by' => ' Wren ', 'note' => 'calm'], 'Signed off by Wren', 'sign_offs.1.note', 'calm'],
-        ['avocet', 'choose-way', ['from' => 'brack-m4', 'to' => 'tarn-t7', 'via' => 'tarn/tarn-b'], 'Brack M4 to Tarn T7 by tarn/tarn-b', 'settings.links.1.via', 'tarn/tarn-b'],
+        ['avocet', 'choose-way', ['from' => 'brack-m4', 'to' => 'tarn-t7', 'via' => 'tarn/tarn-b'], 'Brack M4 to Tarn T7 by tarn-b', 'settings.links.1.via', 'tarn/tarn-b'],
         ['oystercatcher', 'tell-supply', ['box' => 'longshore', 'volts' => 5], 'Longshore 868: a regulator, 5 V', 'settings.supplies.longshore.volts', 5],
         ['mudlark', 'hold-unused', ['box' => 'weft-r8t', 'held' => true], 'Weft R8t: the 6 channels that carry nothing are held at 988 µs', 'settings.held.weft-r8t', true],
         ['dunlin', 'set-target', ['channel' => 3, 'lo' => 1100, 'mid' => 1500, 'hi' => 1900], 'Throttle aimed at 1100 / 1500 / 1900 µs', 'settings.targets.3', [1100, 1500, 1900]],

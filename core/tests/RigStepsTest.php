@@ -202,7 +202,7 @@ it('puts what was set and proven on the sheet', function () {
     foreach (DemoRigs::review(DemoRigs::get('avocet'))['sheet'] as $section) {
         $rows[$section['title']] = array_column($section['rows'], 'value', 'label');
     }
-    expect($rows['Travel in the handset']['2 elevator'])->toBe('87.1 / 88.7 %, sub-trim -4, reversed')
+    expect($rows['Travel in the handset']['2 elevator'])->toBe('87.1 / 88.7 %, sub-trim −4, reversed')
         ->and($rows['Binding']['Brack M4 to Tarn T7'])->toBe('tarn-b, at 2 m')
         ->and($rows['Proven']['Travel and centre'])->toBe('3 Nov 2026')
         ->and($rows['Switches']['flap on R2'])->toContain('1500');

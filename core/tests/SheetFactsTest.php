@@ -68,7 +68,7 @@ it('has every setting on the sheet that the review asks for', function (RigDocum
     }
     foreach ($review['travel']['rows'] as $row) {
         $set = in_array($row['state'], ['solved', 'residue', 'beforehand'], true) ? $row['solution']['settings'] : $row['now'];
-        expect($rows["travel/{$row['channel']}"] ?? '')->toContain($row['state'] === 'open' ? 'not read yet' : sprintf('%g / %g %%, sub-trim %g', $set['lo_pct'], $set['hi_pct'], $set['subtrim']));
+        expect($rows["travel/{$row['channel']}"] ?? '')->toContain($row['state'] === 'open' ? 'not read yet' : sprintf('%g / %g %%, sub-trim %s', $set['lo_pct'], $set['hi_pct'], str_replace('-', '−', (string) $set['subtrim'])));
     }
     foreach ($review['switches']['rows'] as $row) {
         expect($rows["switch/{$row['function']}"] ?? '')->toContain("channel {$row['channel']}, ".implode(' / ', array_map(fn (array $level): string => sprintf('%.0f', $level['us']), $row['levels'])));

@@ -98,11 +98,11 @@ test('a bad file says where, and a good one still goes in from the same box', as
   await page.getByRole('button', { name: 'Import a rig' }).click()
   const area = page.getByLabel(/Paste a rig document/)
   await area.fill('linguator: 1\nname: Ruff\ncraft: {kind: plane}\nchain: [ostrel-9, nowhere]\nsettings: {}\n')
-  await page.getByRole('button', { name: 'Take it in' }).click()
+  await page.getByRole('button', { name: 'Import', exact: true }).click()
   await expect(page.getByRole('alert').filter({ hasText: 'nowhere' })).toContainText('line 4')
   await expect(area).toHaveValue(/Ruff/)
   await area.fill('linguator: 1\nname: Ruff\ncraft: {kind: plane}\nchain: [ostrel-9, weft-r16i, ruddle-f6]\nsettings: {}\n')
-  await page.getByRole('button', { name: 'Take it in' }).click()
+  await page.getByRole('button', { name: 'Import', exact: true }).click()
   await expect(page.getByRole('heading', { name: 'Ruff' })).toBeVisible()
 })
 

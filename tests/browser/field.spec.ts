@@ -62,13 +62,13 @@ test('a field pack works from a file without a network, keeps what is entered, a
     await phone.close()
   }
 
-  await page.getByRole('link', { name: 'take in what was seen with it' }).click()
-  await page.getByRole('button', { name: 'Take in what was seen' }).click()
+  await page.getByRole('link', { name: 'import what was seen with it' }).click()
+  await page.getByRole('button', { name: 'Import what was seen' }).click()
   await page.locator('input[type=file]').setInputFiles(join(folder, 'seen.json'))
   await expect(page.getByRole('heading', { name: 'Stint afield' })).toBeVisible()
   await expect(page.getByText('Antennas checked, holds: both whole, one upright')).toBeVisible()
   await expectAccessible(page)
-  await page.getByRole('button', { name: 'Take it in' }).click()
+  await page.getByRole('button', { name: 'Import', exact: true }).click()
   await expect(page).toHaveURL(/\/check-out$/)
   await expect(page.getByRole('listitem').filter({ hasText: 'Antennas' }).first()).toContainText('both whole, one upright')
   await page.goto(`${address}/history`)

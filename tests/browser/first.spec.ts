@@ -28,7 +28,7 @@ test('own gear is on the bench and joined within ten actions, from one page', as
   expect(actions).toBeLessThanOrEqual(10)
 })
 
-test('a bench of many rigs is filtered, sorted and put by', async ({ page }) => {
+test('a bench of many rigs is filtered, sorted and archived', async ({ page }) => {
   await newRig(page, 'Reed bunting')
   await newRig(page, 'Reed warbler')
   await page.goto('/')
@@ -38,9 +38,9 @@ test('a bench of many rigs is filtered, sorted and put by', async ({ page }) => 
   await expect(page.getByText(/^2 of \d+ rigs$/)).toBeVisible()
   await pick(page.getByLabel(/^sorted by/), 'name')
   await expect(rigs.getByRole('listitem').first()).toContainText('Reed bunting')
-  await page.getByRole('button', { name: 'Put by: Reed bunting' }).press('Enter')
+  await page.getByRole('button', { name: 'Archive: Reed bunting' }).press('Enter')
   await expect(rigs.getByRole('listitem')).toHaveCount(1)
-  await page.getByText('Put by: 1', { exact: true }).click()
+  await page.getByText('Archived: 1', { exact: true }).click()
   await expectAccessible(page)
   await page.getByRole('button', { name: 'Bring back: Reed bunting' }).click()
   await expect(rigs.getByRole('listitem')).toHaveCount(2)

@@ -105,7 +105,7 @@ test('tiny servos: ends before full stick, and a flap on a switch is still a ser
   await bencher.travel([1100, 1500, 1900])
   const switched = page.getByRole('group', { name: 'flap, on L2' })
   await expect(switched).toContainText('1300 / 1500 / 1700 µs')
-  await expect(switched).toContainText('the servo stands 1120 to 1880 µs')
+  await expect(switched).toContainText('the servo can take 1120 to 1880 µs')
   await bencher.failsafe()
   await bencher.checkOut(/^Ready\. Signed off on .*$/)
   await bencher.sheet()

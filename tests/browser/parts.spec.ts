@@ -81,7 +81,7 @@ const OPEN: [what: string, address: string, opened: (page: Page) => Promise<void
     async (page) => {
       await page.getByRole('button', { name: 'Import a rig' }).click()
       await page.getByRole('textbox', { name: /^Paste/ }).fill('no rig')
-      await page.getByRole('button', { name: 'Take it in' }).click()
+      await page.getByRole('button', { name: 'Import', exact: true }).click()
       await page.getByRole('alert').first().waitFor()
     },
   ],
@@ -188,7 +188,10 @@ test('a card offers what manuals call its family, and keeps what is picked or ty
   await expect(family).not.toHaveValue('')
   const before = await family.inputValue()
   await family.fill(before.slice(0, 2))
-  await page.getByRole('option', { name: new RegExp(`^${before}`) }).filter({ visible: true }).click()
+  await page
+    .getByRole('option', { name: new RegExp(`^${before}`) })
+    .filter({ visible: true })
+    .click()
   await expect(family).toHaveValue(before)
   await family.fill('Reedling')
   await family.press('Escape')

@@ -112,13 +112,13 @@ test('a duplicate for another receiver keeps what lies in the handset and opens 
 test('an archive goes out and says what it would bring in', async ({ page }) => {
   await page.goto('/')
   const download = page.waitForEvent('download')
-  await page.getByRole('link', { name: 'take it along' }).click()
+  await page.getByRole('link', { name: 'Export everything' }).click()
   const path = await (await download).path()
   await page
-    .getByLabel('An archive to bring in')
+    .getByLabel('A zip of a bench')
     .setInputFiles({ name: 'bench.zip', mimeType: 'application/zip', buffer: (await import('node:fs')).readFileSync(path) })
   await expect(page.getByText(/The same already: .*Avocet/)).toBeVisible()
-  await page.getByLabel('An archive to bring in').setInputFiles({ name: 'bench.zip', mimeType: 'application/zip', buffer: Buffer.from('PK no') })
+  await page.getByLabel('A zip of a bench').setInputFiles({ name: 'bench.zip', mimeType: 'application/zip', buffer: Buffer.from('PK no') })
   await expect(page.getByRole('alert')).toContainText('not a whole zip archive')
 })
 

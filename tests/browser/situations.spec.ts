@@ -75,7 +75,7 @@ test('the truthful reading of a reversed stick is taken as read, and a target ca
   await page.getByRole('button', { name: 'aim elsewhere: elevator' }).click()
   await page.getByLabel('lowest, µs').fill('600')
   await page.getByRole('button', { name: 'Aim there' }).click()
-  await expect(page.getByRole('status')).toContainText('the servo stands no less than')
+  await expect(page.getByRole('status')).toContainText('the servo can take no less than')
 })
 
 test('days are told by the clock of the browser, in sentences of the bench too', async ({ browser }) => {

@@ -17,6 +17,7 @@ use Linguator\Core\DryBench\Wave;
 use Linguator\Core\DryBench\World;
 use Linguator\Core\Format\Formats;
 use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\SettingNames;
 
 /** A rig on the dry bench while its controls stand like this: what the verb `simulate` shows, what it should be, and waves for the probes. */
 final readonly class DryBenchShown
@@ -54,7 +55,14 @@ final readonly class DryBenchShown
             'planned' => $planned?->values(),
             'waves' => array_values(array_filter($waves)),
             'names' => array_map($this->name(...), $couplings),
+            'carried' => array_map($this->carried(...), $couplings),
         ];
+    }
+
+    /** What runs there, in words: "Pulse train", "weft-8". */
+    private function carried(Coupling $coupling): string
+    {
+        return $this->formats->get($coupling->via)->name ?? SettingNames::way($coupling->via);
     }
 
     private function name(Coupling $coupling): string

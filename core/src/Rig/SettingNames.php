@@ -50,6 +50,12 @@ final readonly class SettingNames
         };
     }
 
+    /** A way from box to box as people say it: what is in the air, or the wire format. */
+    public static function way(string $via): string
+    {
+        return str_contains($via, '/') ? self::air($via) : WireFormats::get($via)->name;
+    }
+
     /** A protocol as people say it: family/variant, without the family where the variant names it already. */
     public static function air(string $via): string
     {

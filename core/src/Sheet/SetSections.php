@@ -75,7 +75,7 @@ final readonly class SetSections
         $state = $row->state();
         $isTaken = in_array($state, [TravelState::Confirmed, TravelState::Set, TravelState::Open], true);
         $shown = $isTaken ? $now : $row->solution()->settings ?? $now;
-        $text = sprintf('%g / %g %%, sub-trim %g%s', $shown->loPct, $shown->hiPct, $shown->subtrim, $now->reversed ? ', reversed' : '');
+        $text = sprintf('%g / %g %%, sub-trim %s%s', $shown->loPct, $shown->hiPct, str_replace('-', '−', (string) $shown->subtrim), $now->reversed ? ', reversed' : '');
 
         $text = match (true) {
             $state === TravelState::Beforehand => "$text, before full stick is tried",

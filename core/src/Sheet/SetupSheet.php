@@ -182,7 +182,7 @@ final readonly class SetupSheet
     {
         $notes = array_map(fn (AntennaNote $note): SheetRow => new SheetRow("antenna/$note->box", $this->rig->nameOf($note->box), ucfirst(str_replace("{$this->rig->nameOf($note->box)}: ", '', $note->text))), $this->reviews->wiring()->shown()->antennas);
 
-        return array_values(array_filter([$this->told('antenna', 'It sits'), ...$notes]));
+        return array_values(array_filter([$this->told('antenna', 'Where it sits'), ...$notes]));
     }
 
     /** @return list<SheetRow> */

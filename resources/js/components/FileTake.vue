@@ -8,9 +8,11 @@ export interface FileTakeProps {
   label: string
   /** What the file should hold, in words. */
   what: string
+  /** What its button does. */
+  act?: string
   take: (text: string) => Promise<void>
 }
-const props = defineProps<FileTakeProps>()
+const props = withDefaults(defineProps<FileTakeProps>(), { act: 'Import' })
 
 const LARGEST = 12 * 1024 * 1024
 const isOpen = ref(false)
@@ -66,8 +68,8 @@ async function send(): Promise<void> {
       </label>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="row">
-        <ActButton kind="primary" :disabled="text.trim() === ''" :loading="isBusy" @click="send">Take it in</ActButton>
-        <FileField name="A file to take in" accept=".yaml,.yml,.json,text/plain" @take="read">Choose a file</FileField>
+        <ActButton kind="primary" :disabled="text.trim() === ''" :loading="isBusy" @click="send">{{ act }}</ActButton>
+        <FileField name="A file to import" accept=".yaml,.yml,.json,text/plain" @take="read">Choose a file</FileField>
         <ActButton @click="isOpen = false">Close</ActButton>
       </div>
       <slot />

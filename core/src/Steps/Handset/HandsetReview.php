@@ -68,7 +68,7 @@ final readonly class HandsetReview
 
     private function memory(): ?string
     {
-        return $this->memoryName() === null ? null : "memory {$this->memoryName()}";
+        return $this->memoryName();
     }
 
     private function memoryName(): ?string
@@ -82,7 +82,7 @@ final readonly class HandsetReview
     {
         $number = $this->rig->settings()->intOrNull('receiver_number');
 
-        return $number === null ? null : "number $number";
+        return $number === null ? null : (string) $number;
     }
 
     private function memoryClash(): ?string

@@ -13,6 +13,7 @@ use Linguator\Core\Rig\Intent;
 use Linguator\Core\Rig\Items;
 use Linguator\Core\Rig\Occasion;
 use Linguator\Core\Rig\RigDocument;
+use Linguator\Core\Rig\SettingNames;
 
 /** Of several ways in which two neighbours join, this one is taken. */
 final readonly class ChooseWay implements Intent
@@ -36,7 +37,7 @@ final readonly class ChooseWay implements Intent
                 }
                 $links = Items::of($rig, 'settings.links')->put(fn (Node $link): bool => $link->text('from') === $this->from && $link->text('to') === $this->to, ['via' => $this->via], ['from' => $this->from, 'to' => $this->to]);
 
-                return new Deed($links->patch(), "{$neighbours->from->name()} to {$neighbours->to->name()} by $this->via");
+                return new Deed($links->patch(), "{$neighbours->from->name()} to {$neighbours->to->name()} by ".SettingNames::way($this->via));
             }
         }
 

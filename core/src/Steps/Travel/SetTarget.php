@@ -40,10 +40,10 @@ final readonly class SetTarget implements Intent
         }
         $safe = (new TravelContext($rig))->servos($row->function);
         if ($safe->lo !== null && $this->target->lo < $safe->lo) {
-            throw DocumentError::at('lo', "Found {$this->target->lo} µs; the servo stands no less than $safe->lo µs.", 'out_of_range');
+            throw DocumentError::at('lo', "Found {$this->target->lo} µs; the servo can take no less than $safe->lo µs.", 'out_of_range');
         }
         if ($safe->hi !== null && $this->target->hi > $safe->hi) {
-            throw DocumentError::at('hi', "Found {$this->target->hi} µs; the servo stands no more than $safe->hi µs.", 'out_of_range');
+            throw DocumentError::at('hi', "Found {$this->target->hi} µs; the servo can take no more than $safe->hi µs.", 'out_of_range');
         }
 
         return new Deed(RigPatch::of([$place => $this->target->values()]), sprintf('%s aimed at %g / %g / %g µs', ucfirst($row->function), ...$this->target->values()));

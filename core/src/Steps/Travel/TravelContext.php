@@ -117,7 +117,7 @@ final readonly class TravelContext
 
         return match (true) {
             $this->ownTarget($channel) !== null => 'as you set it',
-            $servo !== null => sprintf('what the servo stands, %g to %g µs', $servo->lo, $servo->hi),
+            $servo !== null => sprintf('what the servo can take, %g to %g µs', $servo->lo, $servo->hi),
             $this->controller !== null => "what {$this->controller->name} expects",
             default => 'the usual range of a servo',
         };

@@ -95,12 +95,12 @@ const words = (names: string[]) => names.join(', ')
 
 <template>
   <section id="keeping" class="keeping" aria-labelledby="keeping-title">
-    <h2 id="keeping-title">Keeping it</h2>
-    <p>Everything as one archive of open documents, pictures and captures with it.</p>
+    <h2 id="keeping-title">Backup and exchange</h2>
+    <p>The whole bench as one archive: open documents, with their pictures and captures.</p>
     <p class="acts">
-      <ActButton href="/api/v1/archive.zip" download>Export</ActButton>
-      <FileField name="An archive to bring in" accept=".zip,application/zip" :is-waiting="isLooking" @take="look">{{
-        isLooking ? 'Looking through it …' : 'Bring one in'
+      <ActButton href="/api/v1/archive.zip" download>Export everything</ActButton>
+      <FileField name="A zip of a bench" accept=".zip,application/zip" :is-waiting="isLooking" @take="look">{{
+        isLooking ? 'Looking through it …' : 'Import an archive'
       }}</FileField>
     </p>
     <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
@@ -124,7 +124,7 @@ const words = (names: string[]) => names.join(', ')
       </p>
       <p class="acts">
         <template v-if="!isNothingNew"
-          ><ActButton kind="primary" :loading="isBusy" @click="take">Take it in</ActButton> <ActButton @click="leave">Cancel</ActButton></template
+          ><ActButton kind="primary" :loading="isBusy" @click="take">Import</ActButton> <ActButton @click="leave">Cancel</ActButton></template
         >
         <ActButton v-else @click="leave">Close</ActButton>
       </p>

@@ -8,7 +8,7 @@ import { type RigSummary, rigsQuery } from '@/api/rigs'
 import { useNotice } from '@/composables/useNotice'
 import RigRow from './RigRow.vue'
 
-/** The rigs of the bench: those that need somebody first; with many, filtered and sorted; those put by apart. */
+/** The rigs of the bench: those that need somebody first; with many, filtered and sorted; those archived apart. */
 export interface RigListProps {
   rigs: RigSummary[]
 }
@@ -45,7 +45,7 @@ async function archive(rig: RigSummary, isArchived: boolean): Promise<void> {
   try {
     await postJson(`/rigs/${rig.slug}/archive`, { is_archived: isArchived })
     await client.invalidateQueries({ queryKey: rigsQuery.queryKey })
-    notice.say(isArchived ? `${rig.name} is put by; it keeps everything.` : `${rig.name} stands on the bench again.`, {
+    notice.say(isArchived ? `${rig.name} is archived; it keeps everything.` : `${rig.name} stands on the bench again.`, {
       label: 'Take it back',
       run: () => void archive(rig, !isArchived),
     })
@@ -71,12 +71,12 @@ async function archive(rig: RigSummary, isArchived: boolean): Promise<void> {
   <ul class="rigs plain-list" aria-label="Rigs">
     <RigRow v-for="rig in standing" :key="rig.slug" :rig="rig" @archive="archive(rig, true)" />
     <li v-if="standing.length === 0" class="none muted">
-      {{ words.trim() === '' ? 'All rigs are put by.' : 'No rig has these words.' }}
+      {{ words.trim() === '' ? 'All rigs are archived.' : 'No rig has these words.' }}
     </li>
   </ul>
   <details v-if="archived.length > 0">
-    <summary>Put by: {{ archived.length }}</summary>
-    <ul class="rigs plain-list" aria-label="Rigs put by">
+    <summary>Archived: {{ archived.length }}</summary>
+    <ul class="rigs plain-list" aria-label="Archived rigs">
       <RigRow v-for="rig in archived" :key="rig.slug" :rig="rig" @archive="archive(rig, false)" />
     </ul>
   </details>

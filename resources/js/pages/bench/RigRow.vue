@@ -36,8 +36,8 @@ defineEmits<{ archive: [] }>()
       >
       <span class="muted small"
         >changed {{ date(rig.changed_at) }} ·
-        <ActButton kind="link" :aria-label="`${rig.is_archived ? 'Bring back' : 'Put by'}: ${rig.name}`" @click="$emit('archive')">
-          {{ rig.is_archived ? 'bring back' : 'put by' }}
+        <ActButton kind="link" :aria-label="`${rig.is_archived ? 'Bring back' : 'Archive'}: ${rig.name}`" @click="$emit('archive')">
+          {{ rig.is_archived ? 'bring back' : 'archive' }}
         </ActButton></span
       >
     </div>

@@ -22,7 +22,7 @@ const isCut = (position: number) => props.lost.includes(hops.value[position] ?? 
 const state = (silent: boolean | null) => (silent === true ? 'silent' : silent === null ? 'not known' : 'runs')
 /** Couplings in a row with the boxes they lead to; what is plugged past a controller stands below. */
 const inRow = computed(() => props.shown.couplings.slice(0, props.setUp.boxes.length - 1))
-const past = computed(() => props.shown.couplings.slice(props.setUp.boxes.length - 1))
+const past = computed(() => props.shown.couplings.map((one, k) => ({ ...one, carried: props.shown.carried[k] })).slice(props.setUp.boxes.length - 1))
 </script>
 
 <template>
@@ -36,7 +36,7 @@ const past = computed(() => props.shown.couplings.slice(props.setUp.boxes.length
         </li>
         <li v-if="inRow[k]" class="joint" :class="[state(inRow[k].silent).replace(' ', '-'), { air: hops[k] !== null, cut: isCut(k) }]">
           <span class="line" aria-hidden="true"></span>
-          <b>{{ inRow[k].via }}</b>
+          <b>{{ shown.carried[k] }}</b>
           <span class="small muted">{{ figure(inRow[k].period_ms, 2) }} ms{{ inRow[k].inverted ? ', idles low' : '' }}</span>
           <em>{{ isCut(k) ? 'sent, not heard' : state(inRow[k].silent) }}{{ inRow[k].flags.failsafe ? ', flag up' : '' }}</em>
           <span class="acts">
@@ -51,7 +51,7 @@ const past = computed(() => props.shown.couplings.slice(props.setUp.boxes.length
       </template>
     </ol>
     <p v-for="one in past" :key="one.from + one.to" class="muted small">
-      Past the controller: {{ nameOf(one.from) }} → {{ nameOf(one.to) }}, {{ one.via }}, {{ state(one.silent) }}.
+      Past the controller: {{ nameOf(one.from) }} → {{ nameOf(one.to) }}, {{ one.carried }}, {{ state(one.silent) }}.
     </p>
   </div>
 </template>

@@ -43,7 +43,7 @@ function put(): void {
       <summary>{{ cannot.length }} that this rig cannot have</summary>
       <ul>
         <li v-for="one in cannot" :key="one.cause">
-          {{ one.says }} <em>{{ one.refusal }}</em>
+          {{ one.says }} <em class="why">{{ one.refusal }}</em>
         </li>
       </ul>
     </details>
@@ -69,22 +69,17 @@ h2 {
   display: flex;
   gap: 0.5rem;
 }
-select {
-  flex: 1;
-  min-width: 0;
-}
 details {
   margin: 0.6rem 0;
 }
 details ul {
   padding-left: 1.1rem;
 }
-em {
+.why {
+  display: block;
   font-style: normal;
 }
-@media (max-width: 700px) {
-  select {
-    min-height: 44px;
-  }
+.why::first-letter {
+  text-transform: uppercase;
 }
 </style>

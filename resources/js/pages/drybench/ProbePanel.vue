@@ -29,7 +29,7 @@ const bar = placed(SHOWN_US, { from: 0, to: 100 }, true)
   <article v-if="coupling" class="probe" :aria-label="`Probe: ${shown.names[position]}`">
     <header>
       <b>{{ shown.names[position] }}</b>
-      <span class="muted small">{{ coupling.via }}, µs{{ coupling.raw ? ' and counts' : '' }}</span>
+      <span class="muted small">{{ shown.carried[position] }}, µs{{ coupling.raw ? ' and counts' : '' }}</span>
       <span role="group" aria-label="Look at" class="looks">
         <button v-for="one in looks" :key="one.key" type="button" :disabled="!one.can" :aria-pressed="now === one.key" @click="look = one.key">
           {{ one.title }}

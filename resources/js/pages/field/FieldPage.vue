@@ -53,7 +53,7 @@ async function take(): Promise<void> {
       A field pack is one file of a rig that works on a phone without any network; it is fetched at the rig's check-out. What was seen with it comes
       back here, by its small file or its text.
     </p>
-    <FileTake label="Take in what was seen" what="what a field pack gave back" :take="look" />
+    <FileTake label="Import what was seen" act="Preview" what="what a field pack gave back" :take="look" />
     <section v-if="preview" aria-labelledby="preview-title">
       <h2 id="preview-title">{{ preview.rig.name }}</h2>
       <p class="muted small">
@@ -75,7 +75,7 @@ async function take(): Promise<void> {
       <p v-if="preview.note">“{{ preview.note }}”</p>
       <p v-if="preview.photos > 0" class="muted">{{ preview.photos }} {{ preview.photos === 1 ? 'picture' : 'pictures' }}</p>
       <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
-      <ActButton kind="primary" :loading="isBusy" @click="take">Take it in</ActButton>
+      <ActButton kind="primary" :loading="isBusy" @click="take">Import</ActButton>
     </section>
   </main>
 </template>

@@ -30,7 +30,7 @@ const facts = computed(() => (selected.value === null ? [] : (moment.data.value?
       <div class="band past">
         <div>
           <h1>{{ moment.data.value.document.name }} as it was on {{ day(moment.data.value.entry?.at) }}, {{ clock(moment.data.value.entry?.at) }}</h1>
-          <p>Right after: {{ moment.data.value.entry?.text ?? moment.data.value.entry?.kind }}. Nothing can be changed here.</p>
+          <p>Right after “{{ moment.data.value.entry?.text ?? moment.data.value.entry?.kind }}”; nothing can be changed here.</p>
         </div>
         <nav aria-label="Moments">
           <RouterLink v-if="position > 0" :to="`/rigs/${slug}/at/${position - 1}`">earlier</RouterLink>

@@ -129,10 +129,6 @@ const minutesOf = (id: string) => shown.value?.settings.find((one) => one.id ===
   gap: 0.5rem;
   margin: 0.5rem 0 0.2rem;
 }
-select {
-  flex: 1;
-  min-width: 0;
-}
 
 .open-bench {
   margin-top: 1.5rem;
@@ -151,10 +147,6 @@ select {
   }
   .row {
     flex-direction: column;
-  }
-  select {
-    min-height: 46px;
-    flex: none;
   }
 }
 </style>

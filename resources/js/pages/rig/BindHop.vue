@@ -151,7 +151,8 @@ const modeWords = (mode: string) => (/^\d/.test(mode) ? `channels ${mode.replace
           <h3>What was tried</h3>
           <ul class="plain-list attempts">
             <li v-for="(attempt, k) in hop.attempts" :key="k">
-              <b :class="{ failed: !attempt.bound }">{{ attempt.bound ? 'bound' : 'did not' }}</b> {{ words(attempt) }}, {{ attempt.distance_m }} m
+              <b :class="{ failed: !attempt.bound }">{{ attempt.bound ? 'bound' : 'did not bind' }}</b> {{ words(attempt) }},
+              {{ attempt.distance_m }} m
               <span class="muted small"
                 >{{ date(attempt.at) }}<template v-if="attempt.note"> · {{ attempt.note }}</template></span
               >

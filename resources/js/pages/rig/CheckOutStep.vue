@@ -68,7 +68,7 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
       <p class="pack">
         <a :href="`/api/v1/rigs/${rig.slug}/field-pack`" :download="`${rig.slug}-field.html`">Field pack for a phone</a>
         <span class="muted small">one file that works without a network;</span>
-        <RouterLink to="/field">take in what was seen with it</RouterLink>
+        <RouterLink to="/field">import what was seen with it</RouterLink>
       </p>
       <ol class="plain-list checks">
         <li v-for="check in view.checks" :key="keyOf(check)" :class="check.state">
@@ -97,7 +97,7 @@ const tellAntenna = (antenna: string) => props.handle.intend('tell-antenna', { a
             </ActButton>
             <RangeMeaning v-if="check.check === 'range' && check.required" :rig="rig" :handle="handle" />
             <label v-if="check.check === 'antenna'" class="inline"
-              >It sits
+              >Where it sits
               <TextField :value="rig.document.settings.antenna ?? ''" :save="tellAntenna" maxlength="200" placeholder="upright behind the canopy"
             /></label>
             <label v-if="check.check === 'range'" class="inline"

@@ -88,7 +88,7 @@ const fly = () => told((text) => props.handle.intend('tell-flight', text === '' 
       {{ rig.history_total - rig.history.length }} older entries stand in <RouterLink :to="`/logbook?rig=${rig.slug}`">the logbook</RouterLink>.
     </p>
     <section class="files">
-      <h3>Keep it elsewhere</h3>
+      <h3>Export</h3>
       <p>
         The whole rig with its history: <a :href="`/api/v1/rigs/${rig.slug}.json`" download>JSON</a> or
         <a :href="`/api/v1/rigs/${rig.slug}.yaml`" download>YAML</a>. Importing it brings back exactly this.

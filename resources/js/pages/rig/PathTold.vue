@@ -19,7 +19,7 @@ const share = (of: number) => Math.round(of * 100)
 
 <template>
   <div>
-    <p class="muted">What to set in which box, so that the chain joins. Tick a line when it is set in the box, and look again that it stayed.</p>
+    <p class="muted">What to set in which box, so that the chain joins. Tick a line when it is set in the box, and check that it stayed.</p>
     <template v-if="rig.review.changes.length > 0">
       <SettingTicks :changes="rig.review.changes" :handle="handle" />
     </template>

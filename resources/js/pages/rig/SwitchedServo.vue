@@ -39,9 +39,9 @@ const { word, shown } = useUnits(() => props.units)
     >
     <span class="more">
       <template v-if="servo.safe.lo !== null || servo.safe.hi !== null"
-        >the servo stands {{ servo.safe.lo === null ? 'any low' : shown(servo.safe.lo) }} to
+        >the servo can take {{ servo.safe.lo === null ? 'any low' : shown(servo.safe.lo) }} to
         {{ servo.safe.hi === null ? 'any high' : shown(servo.safe.hi) }} {{ word }}</template
-      ><template v-else>what the servo stands is not known</template>
+      ><template v-else>what the servo can take is not known</template>
       <template v-if="servo.now.reversed"> · reversed in the handset</template>
       <ActButton kind="link" class="small" :aria-label="`${servo.function} moves the wrong way`" @click="$emit('reverse')">
         moves the wrong way

@@ -46,8 +46,8 @@ const timing = computed(() => props.rig.review.timing)
         <DelayBars :ms="timing.latency.ms" :stages="timing.latency.stages" />
       </section>
       <section v-if="timing.alternatives.length > 0">
-        <h3>The same boxes, otherwise</h3>
-        <div class="scroll" tabindex="0" role="region" aria-label="The same boxes, otherwise">
+        <h3>The same boxes, set otherwise</h3>
+        <div class="scroll" tabindex="0" role="region" aria-label="The same boxes, set otherwise">
           <table class="stacks">
             <thead>
               <tr>

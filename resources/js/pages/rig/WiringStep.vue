@@ -21,7 +21,7 @@ const wiring = computed(() => props.rig.review.wiring)
 const LINES = ['signal', 'plus', 'ground'] as const
 
 function sentence(wire: WireView): string {
-  const level = wire.level_v === null ? 'level not known' : `${wire.level_v} V`
+  const level = wire.level_v === null ? 'not known' : `${wire.level_v} V`
   const up = wire.polarity === 'flipped' ? 'flipped' : wire.polarity === null ? 'polarity not known' : 'as the format has it'
   if (wire.kind === 'bay') return `${wire.format}. The bay's own contacts carry signal, plus and ground.`
   return `${wire.format}; ${up}; high level ${level}, ${wire.to_name} takes ${wire.takes}.`
@@ -161,7 +161,7 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
           </ul>
           <AntennaDrawing v-if="tip !== null" :tip-mm="tip" />
           <fieldset v-if="wiring.antenna_places.length > 0" class="places">
-            <legend>Two schools for the receiver's, each at its price</legend>
+            <legend>Two ways for the receiver's antenna, and what each costs</legend>
             <label v-for="one in wiring.antenna_places" :key="one.place">
               <input type="radio" name="antenna" :checked="one.is_chosen" @change="tellAntenna(one.place)" />
               <span

@@ -156,7 +156,7 @@ describe('a servo on a switch', () => {
     const page = part(SwitchedServo, { servo: flap, slug: 'avocet', units: reviewOf('rig-avocet').units })
     expect(page.text()).toContain('R2: 1500 / 1277.3 / 1054.6 µs')
     expect(page.text()).toContain('computed, not read')
-    expect(page.text()).toContain('the servo stands 1050 to 1950 µs')
+    expect(page.text()).toContain('the servo can take 1050 to 1950 µs')
     expect(page.find('svg').attributes('aria-label')).toBe('flap: position 1 1500 µs, position 2 1277.3 µs, position 3 1054.6 µs')
     await page.find('[aria-label="flap moves the wrong way"]').trigger('click')
     expect(page.emitted('reverse')).toHaveLength(1)
@@ -165,7 +165,7 @@ describe('a servo on a switch', () => {
       slug: 'avocet',
       units: reviewOf('rig-avocet').units,
     })
-    expect(unknown.text()).toContain('what the servo stands is not known · reversed in the handset')
+    expect(unknown.text()).toContain('what the servo can take is not known · reversed in the handset')
     expect(unknown.text()).toContain('no switch yet')
     expect(unknown.text()).toContain('as read')
   })
