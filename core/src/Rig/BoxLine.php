@@ -21,7 +21,7 @@ final class BoxLine
             $box instanceof Handset => ['handset', self::spaced(($rig?->handsetOrder() ?? $box->order)?->toString()), $box->usPer100 === null ? null : "±$box->usPer100"],
             $box instanceof Module => ['module', self::remap($box, $rig)],
             $box instanceof Receiver => ['receiver', self::outputs($box)],
-            $box instanceof Converter => ['converter', "{$box->input->format->id} to {$box->output->format->id}"],
+            $box instanceof Converter => ['converter', self::turns($box)],
             $box instanceof Controller => ['controller', self::spaced(($rig?->controllerOrder() ?? $box->order)?->toString())],
             $box instanceof ServoSet => [self::servos($box)],
             default => [$box->kind()->label()],
@@ -42,6 +42,13 @@ final class BoxLine
         }
 
         return ($rig?->remapIsOn($module->id, $module->remapOn) ?? $module->remapOn) ? 'remaps' : 'sends as received';
+    }
+
+    private static function turns(Converter $converter): string
+    {
+        [$from, $to] = [$converter->input->format->name, $converter->output->format->name];
+
+        return $from !== $to ? "$from to $to" : "$from, ".($converter->output->polarity === 'flipped' ? 'turned upside down' : 'as it comes in');
     }
 
     private static function outputs(Receiver $receiver): string

@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
+import { choicesQuery } from '@/api/choices'
 import type { CardDocument } from '@/api/shelf'
 import { KINDS } from '@/api/shelf'
 import { type Entry, getAt, isEntry } from './cardPaths'
@@ -10,17 +12,36 @@ export interface CardLabelProps {
 }
 const props = defineProps<CardLabelProps>()
 
+const choices = useQuery(choicesQuery)
+const formatName = (id: string) => choices.data.value?.wire_formats.find((one) => one.key === id)?.title ?? id
+/** Its family is said once, before the first of its variants. */
+function protocols(items: Entry[]): string {
+  return items
+    .map((item, k) => {
+      const variant = typeof item.variant === 'string' ? item.variant : 'variant not known'
+      if (item.family === items[k - 1]?.family) return `, ${variant}`
+      return `${k === 0 ? '' : '; '}${String(item.family ?? 'family not known')}: ${variant}`
+    })
+    .join('')
+}
+
 function said(field: Field, entry: Entry): string | null {
   const value = getAt(entry, field.key)
   if (value === undefined || value === null || (Array.isArray(value) && value.length === 0)) return null
   if (field.type === 'list' && Array.isArray(value)) {
-    return value
-      .map((item: unknown) =>
-        isEntry(item) ? String(item.variant ?? item.family ?? item.format ?? item.function ?? item.id ?? item.channel ?? '') : String(item),
+    const items = value as unknown[]
+    if (items.every((item) => isEntry(item) && 'family' in item)) return protocols(items as Entry[])
+    return items
+      .map((item) =>
+        !isEntry(item)
+          ? formatName(String(item))
+          : typeof item.format === 'string'
+            ? formatName(item.format)
+            : String(item.function ?? item.id ?? item.channel ?? ''),
       )
       .join(', ')
   }
-  const word = (item: unknown) => field.options?.find(([option]) => option === String(item))?.[1] ?? String(item)
+  const word = (item: unknown) => field.options?.find(([option]) => option === String(item))?.[1] ?? formatName(String(item))
   return `${Array.isArray(value) ? value.map(word).join(', ') : word(value)}${field.unit ? ` ${field.unit}` : ''}`
 }
 

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { CaptureReading } from '@/api/captures'
 import { useDrawnWidth } from '@/composables/useNarrow'
 import { figure } from '@/lib/numberText'
-import { percentOf, rateOf, usOf } from '@/lib/scale'
+import { percentOf, rateOf, timeWords, usOf } from '@/lib/scale'
 
 export interface FrameTimingProps {
   reading: CaptureReading
@@ -36,7 +36,7 @@ const late = computed(() => props.reading.desk.late_above_ms ?? 0)
         ><b class="value">{{ figure(period.min, 3) }}</b> to <b class="value">{{ figure(period.max, 3) }}</b> ms</span
       >
       <span
-        >σ <b class="value">{{ figure(usOf(period.sd), 1) }}</b> µs</span
+        >σ <b class="value">{{ timeWords(usOf(period.sd)) }}</b></span
       >
       <span
         ><b class="value">{{ figure(rateOf(period.mean), 1) }}</b> frames/s</span

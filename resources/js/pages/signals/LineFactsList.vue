@@ -44,7 +44,7 @@ const facts = computed(() => {
       'grain',
       `a sample every ${figure(props.grain, 1)} µs (${figure(1e6 / props.grain, 0)} a second); what is finer is worked out between two`,
     ])
-  rows.push(['captured as', `${props.answer.kind}${props.answer.bytes === undefined ? '' : `, ${props.answer.bytes} bytes`}`])
+  rows.push(['captured as', `${props.answer.kind.toUpperCase()}${props.answer.bytes === undefined ? '' : `, ${props.answer.bytes} bytes`}`])
   return rows
 })
 </script>

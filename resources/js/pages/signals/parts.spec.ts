@@ -114,7 +114,7 @@ describe('the facts of a line', () => {
     expect(line.line).toMatch(/^\d+ baud, 8[NEO][12]$/)
     expect(line.polarity).toMatch(/^idles (low \(inverted\)|high)$/)
     expect(line['one bit']).toMatch(/ µs, \d+ baud measured$/)
-    expect(line['captured as']).toMatch(/^vcd, \d+ bytes$/)
+    expect(line['captured as']).toMatch(/^VCD, \d+ bytes$/)
     expect(line['begins with']).toBeUndefined()
   })
 
