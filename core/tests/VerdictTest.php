@@ -177,6 +177,10 @@ it('tells days by the clock that it is told, and by UTC without one', function (
         expect($day('Pacific/Kiritimati'))->toBe([null, '4 Nov 2026', '2026-11-02T10:00:00Z'])
             ->and($day('nowhere'))->toBe([null, '3 Nov 2026', '2026-11-03T00:00:00Z'])
             ->and($day(null)[1])->toBe('3 Nov 2026');
+        Linguator\Core\Rig\Day::by('America/New_York', Linguator\Core\Rig\DayForm::MonthFirst);
+        expect(Linguator\Core\Rig\Day::of('2026-11-03T03:52:00Z'))->toBe('Nov 2, 2026')
+            ->and(Linguator\Core\Rig\Day::of('not a day'))->toBe('a day not recorded')
+            ->and($day(null)[1])->toBe('3 Nov 2026');
     } finally {
         Linguator\Core\Rig\Day::by(null);
     }

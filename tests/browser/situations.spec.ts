@@ -78,14 +78,22 @@ test('the truthful reading of a reversed stick is taken as read, and a target ca
   await expect(page.getByRole('status')).toContainText('the servo can take no less than')
 })
 
-test('days are told by the clock of the browser, in sentences of the bench too', async ({ browser }) => {
-  const context = await browser.newContext({ timezoneId: 'Pacific/Kiritimati' })
-  const page = await context.newPage()
-  const address = await copyOf(page, 'avocet', 'Far Wing')
-  await page.goto(`${address}/check-out`)
-  // Signed at 11:52 UTC on the third: there it was the fourth already.
-  await expect(page.locator('p.verdict')).toHaveText('Ready. Signed off on 4 Nov 2026.')
-  await page.goto(`${address}/history`)
-  await expect(page.getByRole('heading', { name: 'Wednesday 4 November 2026' })).toBeVisible()
-  await context.close()
-})
+for (const [place, verdict, head] of [
+  // Signed at 11:52 UTC on the third: in the far east of the date line it was the fourth already.
+  [{ timezoneId: 'Pacific/Kiritimati', locale: 'en-GB' }, 'Ready. Signed off on 4 Nov 2026.', 'Wednesday 4 November 2026'],
+  [{ timezoneId: 'America/New_York', locale: 'en-US' }, 'Ready. Signed off on Nov 3, 2026.', 'Tuesday, November 3, 2026'],
+] as const) {
+  test(`days are told by the clock and in the form of a browser in ${place.timezoneId}, in sentences of the bench too`, async ({ browser }) => {
+    const context = await browser.newContext(place)
+    const page = await context.newPage()
+    const address = await copyOf(page, 'avocet', `Far Wing ${place.locale}`)
+    await page.goto(`${address}/check-out`)
+    await expect(page.locator('p.verdict')).toHaveText(verdict)
+    await expect(page.getByText(/\b3 Nov 2026/)).toHaveCount(0)
+    await page.goto(`${address}/history`)
+    await expect(page.getByRole('heading', { name: head })).toBeVisible()
+    await page.goto(`${address}/sheet`)
+    await expect(page.getByText(/\b3 Nov 2026/)).toHaveCount(0)
+    await context.close()
+  })
+}

@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace Linguator\Core\Rig;
 
-/** A moment as a day a person reads: "3 Nov 2026". Documents are in UTC; the day is that of the clock on the wall, where that is told. */
+/** A moment as a day a person reads: "3 Nov 2026". Documents are in UTC; the day is that of the clock on the wall, and written as there, where that is told. */
 final class Day
 {
     private static ?\DateTimeZone $zone = null;
 
-    /** The clock that days are told by from now on; null or one that is not known: UTC. */
-    public static function by(?string $zone): void
+    private static DayForm $form = DayForm::DayFirst;
+
+    /** The clock that days are told by from now on, and how they are written; null or one that is not known: UTC. */
+    public static function by(?string $zone, DayForm $form = DayForm::DayFirst): void
     {
+        self::$form = $form;
         try {
             self::$zone = $zone === null || $zone === '' ? null : new \DateTimeZone($zone);
         } catch (\Exception) {
@@ -39,6 +42,6 @@ final class Day
     {
         $moment = \DateTimeImmutable::createFromFormat('Y-m-d\TH:i:s', substr((string) $at, 0, 19), new \DateTimeZone('UTC'));
 
-        return $moment === false ? 'a day not recorded' : $moment->setTimezone(self::zone())->format('j M Y');
+        return $moment === false ? 'a day not recorded' : $moment->setTimezone(self::zone())->format(self::$form->pattern());
     }
 }

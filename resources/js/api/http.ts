@@ -1,3 +1,5 @@
+import { dayForm } from '@/lib/dates'
+
 /** What the server says when it cannot do what was asked: a sentence, and the place it is about. */
 export class ApiError extends Error {
   constructor(
@@ -29,8 +31,8 @@ export function requestToken(): string {
   return found === undefined ? '' : decodeURIComponent(found.slice(prefix.length))
 }
 
-/** The clock on the wall: days in sentences are told by it too. */
-const zone = () => Intl.DateTimeFormat().resolvedOptions().timeZone
+/** The clock on the wall, and how days are written by it: those in sentences of the bench too. */
+const wallClock = () => ({ 'X-Time-Zone': Intl.DateTimeFormat().resolvedOptions().timeZone, 'X-Day-Form': dayForm() })
 
 /** A page that has been open for long holds a token that no longer does; the refusal brings a new one, so it is asked once more. */
 export const TOKEN_EXPIRED = 419
@@ -47,7 +49,7 @@ async function send(
     fetch(`/api/v1${address}`, {
       method,
       signal: signal ?? null,
-      headers: { Accept: 'application/json', 'X-Time-Zone': zone(), ...headers, 'X-XSRF-TOKEN': requestToken() },
+      headers: { Accept: 'application/json', ...wallClock(), ...headers, 'X-XSRF-TOKEN': requestToken() },
       body,
     })
   const response = await once()

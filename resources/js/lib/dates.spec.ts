@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { age, byDay, clock, day, dayKey, dayPattern, heading, moment, monthsOfYear, shareOfYear, weekStart } from './dates'
+import { age, byDay, clock, day, dayForm, dayKey, dayPattern, heading, moment, monthsOfYear, shareOfYear, weekStart } from './dates'
 
 // The tests run by a clock two hours ahead (vitest.config): what documents hold in UTC is told by it.
 describe('moments of a document', () => {
@@ -41,19 +41,19 @@ describe('as the browser has them', () => {
   const at = '2026-11-03T20:59:00Z'
   const inBrowserOf = (language: string) => {
     vi.stubGlobal('navigator', { language })
-    const told = [moment(at), heading('2026-11-03'), dayPattern()]
+    const told = [moment(at), heading('2026-11-03'), dayPattern(), dayForm()]
     vi.unstubAllGlobals()
     return told.map((text) => text.replaceAll('\u202f', ' '))
   }
 
   it.each([
-    ['en-US', ['Nov 3, 2026, 10:59 PM', 'Tuesday, November 3, 2026', 'MM/DD/YYYY']],
-    ['en-GB', ['3 Nov 2026, 22:59', 'Tuesday 3 November 2026', 'DD/MM/YYYY']],
+    ['en-US', ['Nov 3, 2026, 10:59 PM', 'Tuesday, November 3, 2026', 'MM/DD/YYYY', 'month-first']],
+    ['en-GB', ['3 Nov 2026, 22:59', 'Tuesday 3 November 2026', 'DD/MM/YYYY', 'day-first']],
     // Another language: its sequence and its clock, with English words.
-    ['de-DE', ['3 Nov 2026, 22:59', 'Tuesday 3 November 2026', 'DD.MM.YYYY']],
-    ['fr', ['3 Nov 2026, 22:59', 'Tuesday 3 November 2026', 'DD/MM/YYYY']],
+    ['de-DE', ['3 Nov 2026, 22:59', 'Tuesday 3 November 2026', 'DD.MM.YYYY', 'day-first']],
+    ['fr', ['3 Nov 2026, 22:59', 'Tuesday 3 November 2026', 'DD/MM/YYYY', 'day-first']],
     // A region that English has no form of its own for: never the month first by chance.
-    ['is-IS', ['3 Nov 2026, 22:59', 'Tuesday 3 November 2026', 'DD.MM.YYYY']],
+    ['is-IS', ['3 Nov 2026, 22:59', 'Tuesday 3 November 2026', 'DD.MM.YYYY', 'day-first']],
   ])('%s', (language, told) => expect(inBrowserOf(language)).toEqual(told))
 })
 

@@ -15,6 +15,12 @@ function asHere(): [language: string, clock: { hour12: boolean | undefined }] {
   return [language, { hour12: new Intl.DateTimeFormat(navigator.language, { hour: 'numeric' }).resolvedOptions().hour12 }]
 }
 
+/** Whether a day with its month as a word begins with the one or the other here; the bench is told, for its sentences. */
+export function dayForm(): 'day-first' | 'month-first' {
+  const first = new Intl.DateTimeFormat(asHere()[0], DAY).formatToParts(new Date()).find((part) => part.type === 'day' || part.type === 'month')
+  return first?.type === 'month' ? 'month-first' : 'day-first'
+}
+
 /** How this browser writes a day in numbers, for a field to type it in: "DD/MM/YYYY". */
 export function dayPattern(): string {
   const names: Partial<Record<Intl.DateTimeFormatPartTypes, string>> = { day: 'DD', month: 'MM', year: 'YYYY' }
