@@ -3,9 +3,11 @@ import type { DryBenchShown } from '@/api/rigs'
 import { figure } from '@/lib/numberText'
 import { placed, SHOWN_US } from '@/lib/scale'
 
-/** What every function of the craft gets, as a bar, beside what it would get if all were well. */
+/** What every function of the craft gets, on a ruler, beside what it would get if all were well. */
 const props = defineProps<{ shown: DryBenchShown }>()
-const WIDTH = 220
+const WIDTH = 140
+/** Where a ruler has its marks, µs. */
+const MARKS = [1000, 1250, 1500, 1750, 2000]
 const x = placed(SHOWN_US, { from: 4, to: WIDTH - 4 }, true)
 const planned = (name: string) => props.shown.planned?.find((one) => one.function === name)?.us ?? null
 const differs = (name: string, us: number | null) => props.shown.planned !== null && planned(name) !== us
@@ -17,7 +19,7 @@ const words = (name: string) => name.replaceAll('_', ' ')
     <thead>
       <tr>
         <th scope="col">Function</th>
-        <th scope="col" title="As what reads it counts">Ch.</th>
+        <th scope="col">Channel</th>
         <th scope="col"><span class="unseen">Drawn</span></th>
         <th scope="col" class="right">µs</th>
       </tr>
@@ -28,17 +30,9 @@ const words = (name: string) => name.replaceAll('_', ' ')
         <td class="value">{{ one.channel ?? '?' }}</td>
         <td class="drawn">
           <svg :viewBox="`0 0 ${WIDTH} 18`" aria-hidden="true">
-            <line class="axis" x1="4" :x2="WIDTH - 4" y1="9" y2="9" />
-            <line class="mid" :x1="x(1500)" :x2="x(1500)" y1="3" y2="15" />
-            <rect
-              v-if="one.us !== null"
-              class="bar"
-              :x="Math.min(x(1500), x(one.us))"
-              y="5"
-              :width="Math.max(2, Math.abs(x(one.us) - x(1500)))"
-              height="8"
-            />
-            <path v-if="planned(one.function) !== null" class="should" :d="`M${x(planned(one.function) ?? 0)} 1v16`" />
+            <path class="axis" :d="`M4 12H${WIDTH - 4}${MARKS.map((us) => `M${x(us)} 9v6`).join('')}`" />
+            <circle v-if="planned(one.function) !== null" class="should" :cx="x(planned(one.function) ?? 0)" cy="12" r="4.5" />
+            <path v-if="one.us !== null" class="now" :d="`M${x(one.us)} 3v13`" />
           </svg>
         </td>
         <td class="value right">
@@ -73,16 +67,20 @@ const words = (name: string) => name.replaceAll('_', ' ')
   width: 100%;
   min-width: 60px;
 }
-.axis,
-.mid {
-  stroke: var(--line);
+.axis {
+  stroke: var(--muted);
 }
-.bar {
-  fill: var(--petrol-2);
+.now {
+  stroke: var(--petrol-2);
+  stroke-width: 3;
+}
+.differs .now {
+  stroke: var(--amber-line);
 }
 .should {
-  stroke: var(--amber-line);
-  stroke-width: 2;
+  fill: none;
+  stroke: var(--petrol-2);
+  stroke-width: 1.5;
 }
 .differs .value.right {
   color: var(--amber-text);

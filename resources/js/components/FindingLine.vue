@@ -13,7 +13,7 @@ const WORDS = { note: 'Note', check: 'Check', fix: 'Mend', stop: 'Stop' } as con
 </script>
 
 <template>
-  <div class="finding" :class="finding.severity" :title="`Rule ${finding.code}`">
+  <div class="finding" :class="finding.severity">
     <p>
       <b>{{ WORDS[finding.severity] }}.</b> {{ finding.message }}
       <FaultLink v-if="isSearched" :finding="finding.code" />
@@ -29,8 +29,8 @@ const WORDS = { note: 'Note', check: 'Check', fix: 'Mend', stop: 'Stop' } as con
       </div>
     </dl>
     <p v-if="finding.change">{{ finding.change }}</p>
-    <details v-if="finding.why">
-      <summary class="small">why</summary>
+    <details>
+      <summary class="small">{{ finding.why ? 'why' : 'rule' }}</summary>
       <p class="muted small">
         {{ finding.why }} <span class="code value">{{ finding.code }}</span>
       </p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useUnitChoice } from '@/composables/useUnits'
 import type { Unit } from '@/lib/units'
+import TipHint from './TipHint.vue'
 
 const { chosen, choose, words } = useUnitChoice()
 const UNITS: { unit: Unit; title: string }[] = [
@@ -12,11 +13,19 @@ const UNITS: { unit: Unit; title: string }[] = [
 
 <template>
   <div class="units" role="radiogroup" aria-label="Unit of values">
-    <label v-for="entry in UNITS" :key="entry.unit" :title="entry.title" :class="{ on: chosen === entry.unit }">
-      <input type="radio" name="unit" class="sr-only" :value="entry.unit" :checked="chosen === entry.unit" @change="choose(entry.unit)" />{{
-        words[entry.unit]
-      }}
-    </label>
+    <TipHint v-for="entry in UNITS" :key="entry.unit" v-slot="{ describedBy }" :says="entry.title">
+      <label :class="{ on: chosen === entry.unit }">
+        <input
+          type="radio"
+          name="unit"
+          class="sr-only"
+          :value="entry.unit"
+          :checked="chosen === entry.unit"
+          :aria-describedby="describedBy"
+          @change="choose(entry.unit)"
+        />{{ words[entry.unit] }}
+      </label>
+    </TipHint>
   </div>
 </template>
 
@@ -25,9 +34,9 @@ const UNITS: { unit: Unit; title: string }[] = [
   display: flex;
   border: 1px solid var(--head-line);
   border-radius: var(--radius);
-  overflow: hidden;
 }
 label {
+  display: block;
   padding: 0.2rem 0.7rem;
   cursor: pointer;
   min-height: 30px;

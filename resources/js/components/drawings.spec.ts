@@ -161,8 +161,8 @@ describe('a finding', () => {
     // Why, and by which rule, is a detail.
     expect(shown.find('details').attributes('open')).toBeUndefined()
     const short = part(FindingLine, { finding: { code: 'F6', severity: 'stop', message: 'Never tested.' } })
-    expect(short.text()).toBe('Stop. Never tested.')
-    expect(short.find('.finding').attributes('title')).toBe('Rule F6')
+    expect(short.get('details').text()).toBe('rule F6')
+    expect(short.get('p').text()).toBe('Stop. Never tested.')
   })
 })
 

@@ -15,7 +15,7 @@ describe('a word that is explained', () => {
     const asked = vi.spyOn(http, 'getJson').mockResolvedValue({ words: [{ word: 'hop', also: [], says: 'One stretch through the air.', see: [] }] })
     const hint = part(WordHint, { word: 'hop' })
     expect(asked).not.toHaveBeenCalled()
-    await hint.get('button').trigger('focus')
+    await hint.get('button').trigger('focusin')
     await flushPromises()
     const says = hint.get('[role=tooltip]')
     expect(says.text()).toBe('One stretch through the air.')

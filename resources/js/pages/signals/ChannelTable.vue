@@ -66,7 +66,7 @@ const words = (channel: DecodeAnswer['channels'][number]) =>
         <ChannelPick :channel="channel.channel" :is-chosen="channel.channel === chosen" @choose="emit('choose', $event)" />
         <span class="muted small">still at</span> <b class="value">{{ figure(channel.last_us, 1) }}</b> <span class="muted small">µs</span>
       </li>
-      <li v-for="channel in answer.digital" :key="`d${channel.channel}`" :title="`on in ${channel.on} frames, off in ${channel.off}`">
+      <li v-for="channel in answer.digital" :key="`d${channel.channel}`">
         <span class="digital value">{{ channel.channel }}</span> <span class="muted small">digital, {{ share(channel) }}</span>
         <b class="value">{{ channel.us }}</b> <span class="muted small">µs</span>
       </li>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { FrameSeen } from '@/api/captures'
+import TipHint from '@/components/TipHint.vue'
 import { figure } from '@/lib/numberText'
 
 export interface FrameInspectorProps {
@@ -47,8 +48,11 @@ const title = computed(() => {
         </tbody>
       </table>
       <ol class="plain-list channels" aria-label="Channels of this frame">
-        <li v-for="channel in frame.channels" :key="channel.channel" :title="where(channel)">
-          <span class="muted small">{{ channel.channel }}</span>
+        <li v-for="channel in frame.channels" :key="channel.channel">
+          <TipHint v-if="where(channel) !== ''" v-slot="{ describedBy }" :says="where(channel)">
+            <button type="button" class="muted small reach" :aria-describedby="describedBy">{{ channel.channel }}</button>
+          </TipHint>
+          <span v-else class="muted small">{{ channel.channel }}</span>
           <b class="value">{{ figure(channel.us, 1) }}</b> <span class="muted small">µs</span>
           <span v-if="channel.raw !== null" class="muted small value raw">{{ channel.raw }}</span>
         </li>
@@ -71,6 +75,7 @@ const title = computed(() => {
   white-space: normal;
   word-break: break-word;
 }
+td:nth-child(2),
 td:last-child {
   white-space: nowrap;
 }
@@ -85,10 +90,21 @@ td:last-child {
 }
 .channels li {
   display: grid;
-  grid-template-columns: 1.6rem 4.3rem 1.2rem 1fr;
+  grid-template-columns: 1.6rem 4.3rem 1.4rem 1fr;
+  column-gap: 0.2rem;
   align-items: baseline;
   border-bottom: 1px solid var(--line);
   padding: 0.12rem 0;
+}
+.channels button {
+  background: none;
+  border: 0;
+  padding: 0;
+  font: inherit;
+  color: var(--muted);
+  cursor: help;
+  text-decoration: underline dotted;
+  text-underline-offset: 3px;
 }
 .channels b {
   text-align: right;
