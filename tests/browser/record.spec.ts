@@ -87,7 +87,7 @@ test('a picture and a note are kept with the history; a lying file is refused', 
   await page.goto(`${address}/history`)
   await page.getByLabel('A note').fill('new rudder horn')
   await page.getByRole('button', { name: 'Write it down' }).click()
-  const attach = page.getByLabel('Attach a file to: new rudder horn')
+  const attach = page.getByLabel('attach: a file to: new rudder horn')
   const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8z8BQDwAEhQGAhKmMIQAAAABJRU5ErkJggg==', 'base64')
   await attach.setInputFiles({ name: 'horn.png', mimeType: 'image/png', buffer: png })
   await expect(page.getByRole('link', { name: 'horn.png' })).toBeVisible()
@@ -115,10 +115,12 @@ test('an archive goes out and says what it would bring in', async ({ page }) => 
   await page.getByRole('link', { name: 'Export everything' }).click()
   const path = await (await download).path()
   await page
-    .getByLabel('A zip of a bench')
+    .getByLabel('Import an archive: a zip of a bench')
     .setInputFiles({ name: 'bench.zip', mimeType: 'application/zip', buffer: (await import('node:fs')).readFileSync(path) })
   await expect(page.getByText(/The same already: .*Avocet/)).toBeVisible()
-  await page.getByLabel('A zip of a bench').setInputFiles({ name: 'bench.zip', mimeType: 'application/zip', buffer: Buffer.from('PK no') })
+  await page
+    .getByLabel('Import an archive: a zip of a bench')
+    .setInputFiles({ name: 'bench.zip', mimeType: 'application/zip', buffer: Buffer.from('PK no') })
   await expect(page.getByRole('alert')).toContainText('not a whole zip archive')
 })
 

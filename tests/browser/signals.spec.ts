@@ -27,7 +27,7 @@ test('a capture is dropped, its finding read, and it is used for a rig', async (
 
   // Another one, for its values: the throttle never comes down.
   await page.getByRole('link', { name: 'Bring in another one' }).click()
-  await page.getByLabel('A capture file').setInputFiles(sample('avocet-sticks.csv'))
+  await page.getByLabel('choose a file: a capture').setInputFiles(sample('avocet-sticks.csv'))
   await expect(page.getByRole('heading', { name: /This is a log of values: 286 rows of 8 channels/ })).toBeVisible()
   const use = page.getByRole('region', { name: 'Use it for a rig' })
   await pick(use.getByLabel('Rig'), 'Phalarope')
@@ -88,7 +88,7 @@ test('what cannot be read is said with what was found', async ({ page }) => {
   writeFileSync(large, '')
   truncateSync(large, 200 * 1024 * 1024)
   await page.goto('/signals')
-  await page.getByLabel('A capture file').setInputFiles(large)
+  await page.getByLabel('choose a file: a capture').setInputFiles(large)
   await expect(page.getByRole('alert')).toContainText('Found a file of 209.7 MB; expected a capture of at most 64 MB.')
   rmSync(folder, { recursive: true })
 })
@@ -115,7 +115,7 @@ function wireOfNobody(): string {
 
 test('a format that nobody knows is measured on the wire, and the card drafted from it reads the capture', async ({ page }) => {
   await page.goto('/signals')
-  await page.getByLabel('A capture file').setInputFiles({ name: 'strange.csv', mimeType: 'text/csv', buffer: Buffer.from(wireOfNobody()) })
+  await page.getByLabel('choose a file: a capture').setInputFiles({ name: 'strange.csv', mimeType: 'text/csv', buffer: Buffer.from(wireOfNobody()) })
   await expect(page.getByRole('heading', { name: 'This is none of the formats known here.' })).toBeVisible()
   await expect(page.getByText('57600 baud measured')).toBeVisible()
   await expect(page.getByText('sum8, over the bytes from 0 on')).toBeVisible()

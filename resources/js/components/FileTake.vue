@@ -69,7 +69,7 @@ async function send(): Promise<void> {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="row">
         <ActButton kind="primary" :disabled="text.trim() === ''" :loading="isBusy" @click="send">{{ act }}</ActButton>
-        <FileField name="A file to import" accept=".yaml,.yml,.json,text/plain" @take="read">Choose a file</FileField>
+        <FileField says="Choose a file" name="to import" accept=".yaml,.yml,.json,text/plain" @take="read" />
         <ActButton @click="isOpen = false">Close</ActButton>
       </div>
       <slot />

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** A button that opens this machine's files; `isQuiet`: it stands within a line. */
 export interface FileFieldProps {
-  /** What is chosen, for a screen reader, after the words on the button, which say only that it is a file. */
+  /** What stands on it. */
+  says: string
+  /** What is chosen, read out after that. */
   name: string
   accept?: string
   isQuiet?: boolean
@@ -21,8 +23,7 @@ function take(event: Event): void {
 
 <template>
   <label class="file reach" :class="{ quiet: isQuiet, waits: isWaiting }"
-    ><slot /><span class="sr-only">: {{ name }}</span
-    ><input type="file" class="sr-only" :accept="accept" :disabled="isWaiting" @change="take"
+    >{{ says }}<input type="file" class="sr-only" :accept="accept" :aria-label="`${says}: ${name}`" :disabled="isWaiting" @change="take"
   /></label>
 </template>
 

@@ -99,9 +99,13 @@ const words = (names: string[]) => names.join(', ')
     <p>The whole bench as one archive: open documents, with their pictures and captures.</p>
     <p class="acts">
       <ActButton href="/api/v1/archive.zip" download>Export everything</ActButton>
-      <FileField name="A zip of a bench" accept=".zip,application/zip" :is-waiting="isLooking" @take="look">{{
-        isLooking ? 'Looking through it …' : 'Import an archive'
-      }}</FileField>
+      <FileField
+        :says="isLooking ? 'Looking through it …' : 'Import an archive'"
+        name="a zip of a bench"
+        accept=".zip,application/zip"
+        :is-waiting="isLooking"
+        @take="look"
+      />
     </p>
     <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
     <div v-if="preview" class="band calm preview" role="status">

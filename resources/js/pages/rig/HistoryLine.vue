@@ -54,11 +54,11 @@ async function attach(file: File): Promise<void> {
       <FileField
         class="small"
         is-quiet
-        :name="`Attach a file to: ${item.entry.text}`"
+        says="attach"
+        :name="`a file to: ${item.entry.text}`"
         accept="image/png,image/jpeg,image/webp,text/plain,.txt"
         @take="attach"
-        >attach</FileField
-      >
+      />
     </span>
   </li>
 </template>

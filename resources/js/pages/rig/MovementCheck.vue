@@ -154,7 +154,7 @@ async function read(file: File): Promise<void> {
       </LabelledField>
       <div class="row">
         <LabelledField label="Sticks moved, in this sequence"><input v-model="sequence" class="field value" maxlength="7" size="7" /></LabelledField>
-        <FileField name="A file of channel values" accept=".csv,.json,.txt" @take="read">or choose a file</FileField>
+        <FileField says="or choose a file" name="channel values" accept=".csv,.json,.txt" @take="read" />
       </div>
     </div>
     <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>

@@ -75,7 +75,7 @@ async function send(file: File | undefined): Promise<void> {
     <div v-if="way === 'file'" class="drop">
       <p class="choose">
         Drop a capture anywhere here, or
-        <FileField name="A capture file" @take="send">choose a file</FileField>
+        <FileField says="choose a file" name="a capture" @take="send" />
       </p>
       <p class="muted small">
         Bytes as hex or raw, changes as CSV or VCD, a WAV of a pulse train, a CSV of channel values; up to {{ sizeOf(desk.most_bytes) }}. Format, baud

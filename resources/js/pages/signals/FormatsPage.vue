@@ -135,7 +135,7 @@ async function read(file: File): Promise<void> {
         <div class="row">
           <ActButton kind="primary" html-type="submit" :disabled="text.trim() === ''">Keep it</ActButton>
           <label><input v-model="replaces" type="checkbox" /> replace the one of the same id</label>
-          <FileField name="A format card file" accept=".yaml,.yml,.json" @take="read">choose a file</FileField>
+          <FileField says="choose a file" name="a format card" accept=".yaml,.yml,.json" @take="read" />
         </div>
         <details>
           <summary>What a card may say</summary>
