@@ -7,7 +7,6 @@ namespace App\Actions;
 use App\Models\Rig;
 use App\Models\RigEntry;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigIdentity;
 
@@ -34,7 +33,7 @@ final readonly class ImportRig
             $rig = Rig::query()->create([
                 'uid' => $isTaken ? self::newUid() : $uid,
                 'came_as' => $isTaken ? $uid : null,
-                'slug' => $slug !== null && ! Rig::query()->where('slug', $slug)->exists() ? $slug : self::freeSlug($document->name()),
+                'slug' => $slug !== null && ! self::isHere($slug) ? $slug : FreeName::of($document->name(), 'rig', self::isHere(...)),
                 'revision' => max(1, count($log)),
             ] + Rig::columns(RigDocument::of($plain)));
             self::entries($rig, $log);
@@ -64,14 +63,8 @@ final readonly class ImportRig
         return bin2hex(random_bytes(8));
     }
 
-    private static function freeSlug(string $name): string
+    private static function isHere(string $slug): bool
     {
-        $base = Str::limit(Str::slug($name), 60, '') ?: 'rig';
-        $slug = $base;
-        for ($k = 2; Rig::query()->where('slug', $slug)->exists(); $k++) {
-            $slug = "$base-$k";
-        }
-
-        return $slug;
+        return Rig::query()->where('slug', $slug)->exists();
     }
 }

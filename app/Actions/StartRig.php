@@ -93,7 +93,7 @@ final readonly class StartRig
         foreach (Starters::all() as $starter) {
             if ($starter->title === $title) {
                 $name = trim($held->textOrNull('name') ?? $title);
-                $document = BegunCard::document($starter, self::freeId($name), $name, $air);
+                $document = BegunCard::document($starter, FreeName::of($name, 'own', static fn (string $id): bool => Card::query()->whereKey($id)->exists()), $name, $air);
 
                 return $this->saveCards->add($this->cards->fromDocument($document))->id;
             }
@@ -118,16 +118,5 @@ final readonly class StartRig
     private static function id(string $text, int $most): string
     {
         return Str::limit(Str::slug($text), $most, '') ?: 'own';
-    }
-
-    private static function freeId(string $name): string
-    {
-        $base = self::id($name, 60);
-        $id = $base;
-        for ($k = 2; Card::query()->whereKey($id)->exists(); $k++) {
-            $id = "$base-$k";
-        }
-
-        return $id;
     }
 }

@@ -48,7 +48,8 @@ it('explains each word once, and every word that a screen underlines', function 
     }
     $screens = implode("\n", array_map(file_get_contents(...), [...glob(base_path('resources/js/*/*.vue')) ?: [], ...glob(base_path('resources/js/*/*/*.vue')) ?: []]));
     preg_match_all('/<WordHint word="([^"]+)"/', $screens, $hints);
-    preg_match_all('/<WordLine :words="\[([^\]]+)\]"/', $screens, $lines);
+    $lists = implode("\n", array_map(file_get_contents(...), [...glob(base_path('resources/js/pages/tools/*/index.ts')) ?: [], base_path('resources/js/pages/shelf/fields.ts')]));
+    preg_match_all('/(?:<WordLine :words="| words: )\[([^\]]+)\]/', $screens.$lists, $lines);
     $used = [...$hints[1], ...array_merge(...array_map(static fn (string $line): array => array_map(static fn (string $one): string => trim($one, " '"), explode(',', $line)), $lines[1]))];
     expect($used)->not->toBe([])->and(array_values(array_diff($used, $words)))->toBe([]);
 });

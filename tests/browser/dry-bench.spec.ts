@@ -17,7 +17,7 @@ test('a stick is moved, a probe hung, a link cut and a fault put in, and everyth
   await expect(craft).toContainText(/10[0-9][0-9]|11[0-9][0-9]/)
 
   // A probe on the serial line: values, bytes, the wire.
-  await page.getByRole('button', { name: 'Probe' }).last().click()
+  await page.getByRole('button', { name: 'Probe', exact: true }).last().click()
   const probe = page.getByRole('article', { name: /Weft R16i → Ruddle F6/ })
   await expect(probe.getByRole('listitem').first()).toContainText(/10[0-9][0-9]|11[0-9][0-9]/)
   await probe.getByRole('button', { name: 'Bytes' }).click()

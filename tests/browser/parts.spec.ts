@@ -94,7 +94,7 @@ const OPEN: [what: string, address: string, opened: (page: Page) => Promise<void
     },
   ],
   ['a joint of the chain', '/rigs/avocet/path', (page) => page.getByRole('button', { name: /^Ostrel 9 to/ }).click()],
-  ['a word', '/rigs/avocet/travel', (page) => page.getByRole('button', { name: 'sub-trim', exact: true }).focus()],
+  ['a word', '/rigs/avocet/travel', (page) => page.getByRole('button', { name: 'sub-trim', exact: true }).first().focus()],
   [
     'a reading that is none',
     '/rigs/avocet/travel',

@@ -19,7 +19,7 @@ final class WallClock
 
     public function handle(Request $request, Closure $next): Response
     {
-        Day::by($request->headers->get(self::HEADER), DayForm::tryFrom($request->headers->get(self::FORM, '')) ?? DayForm::DayFirst);
+        Day::by($request->headers->get(self::HEADER), DayForm::tryFrom((string) $request->headers->get(self::FORM)) ?? DayForm::DayFirst);
 
         return $next($request);
     }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { LatencyMs } from '@/api/rigs'
+import WordHint from './WordHint.vue'
 import { figure } from '@/lib/numberText'
 
 export interface DelayBarsProps {
@@ -14,8 +15,8 @@ defineProps<DelayBarsProps>()
     <p class="big">
       <b class="value">{{ figure(ms.mean) }} ms</b> mean
       <span class="muted"
-        >best <span class="value">{{ figure(ms.best) }}</span>, 19 in 20 below <span class="value">{{ figure(ms.p95) }}</span>, worst
-        <span class="value">{{ figure(ms.worst) }} ms</span></span
+        >best <span class="value">{{ figure(ms.best) }}</span>, <WordHint word="19 times in 20">19 in 20</WordHint> below
+        <span class="value">{{ figure(ms.p95) }}</span>, worst <span class="value">{{ figure(ms.worst) }} ms</span></span
       >
     </p>
     <div class="scroll" tabindex="0" role="region" aria-label="Delay by stage">

@@ -5,6 +5,7 @@ import { isSample } from '@/api/rigs'
 import { type OtherBench, useDryBench } from '@/composables/useDryBench'
 import BenchChain from './BenchChain.vue'
 import CraftDrawing from './CraftDrawing.vue'
+import WordHint from '@/components/WordHint.vue'
 import CraftValues from '@/components/CraftValues.vue'
 import FaultPicks from './FaultPicks.vue'
 import HandControls from './HandControls.vue'
@@ -49,7 +50,9 @@ const REFUSES = { angle: 'it is tilted, or calibrates', window: 'the switch miss
         <section v-if="hands.probes.length > 0" aria-label="Probes" class="probes">
           <ProbePanel v-for="k in hands.probes" :key="k" :shown="shown" :position="k" @take="bench.hang(k)" />
         </section>
-        <p v-else class="muted small">Hang a probe on a coupling above to see its values, its bytes, or the wire itself.</p>
+        <p v-else class="muted small">
+          Hang a <WordHint word="probe" /> on a <WordHint word="coupling" /> above to see its values, its bytes, or the wire itself.
+        </p>
       </section>
       <FaultPicks v-if="!other" :set-up="setUp.data.value" :faults="hands.faults" :slug="slug" @put="bench.putIn" />
     </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import ActButton from '@/components/ActButton.vue'
 import { ref } from 'vue'
+import WordHint from '@/components/WordHint.vue'
 import type { SwitchRowView, SwitchWindowView } from '@/api/rigs'
 import NumberField from '@/components/form/NumberField.vue'
 import TickField from '@/components/form/TickField.vue'
@@ -42,7 +43,7 @@ async function add(): Promise<void> {
     <table v-if="row.windows.length > 0" class="windows">
       <thead>
         <tr>
-          <th scope="col">window in the controller</th>
+          <th scope="col"><WordHint word="window" /> in the controller</th>
           <th v-for="word in EDGES" :key="word" scope="col">{{ word }}, µs</th>
           <th scope="col">should hold position</th>
           <th scope="col"><span class="sr-only">remove</span></th>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import ActButton from '@/components/ActButton.vue'
+import WordHint from '@/components/WordHint.vue'
 import WordLine from '@/components/WordLine.vue'
 import { computed, nextTick, ref } from 'vue'
 import type { RigData } from '@/api/rigs'
@@ -96,7 +97,7 @@ async function reverse(channel: number): Promise<void> {
             <span role="columnheader">function</span>
             <span role="columnheader">read: low, middle, high ({{ word }})</span>
             <span role="columnheader">set: low / high</span>
-            <span role="columnheader">sub-trim</span>
+            <span role="columnheader"><WordHint word="sub-trim" /></span>
             <span role="columnheader"><span class="sr-only">state</span></span>
           </div>
           <TravelRow

@@ -9,6 +9,7 @@ import { ApiError, deleteJson, postJson, putJson, sentenceOf } from '@/api/http'
 import type { Starter } from '@/api/rigs'
 import { type CardData, type CardDocument, type GearKind, KINDS, shelfQuery } from '@/api/shelf'
 import TextField from '@/components/form/TextField.vue'
+import WordLine from '@/components/WordLine.vue'
 import { useNotice } from '@/composables/useNotice'
 import CardLabel from './CardLabel.vue'
 import FieldRow from './FieldRow.vue'
@@ -194,6 +195,7 @@ const aliasText = computed(() => ((getAt(card.value, 'alias') as string[] | unde
       <template v-if="asText === null">
         <section v-for="chapter in CHAPTERS[card.kind]" :key="chapter.title">
           <h3>{{ chapter.title }}</h3>
+          <WordLine v-if="chapter.words" :words="chapter.words" />
           <div class="grid">
             <FieldRow
               v-for="field in chapter.fields.filter((one) => one.when === undefined || one.when(card))"

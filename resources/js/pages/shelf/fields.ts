@@ -32,6 +32,8 @@ export interface Field {
 
 export interface Chapter {
   title: string
+  /** What it takes for granted, to be explained on the spot. */
+  words?: string[]
   fields: Field[]
 }
 
@@ -264,7 +266,7 @@ const bindFields = (isReceiver: boolean): Field[] =>
     { type: 'number', key: 'bind.window_s', question: 'Only in the first seconds', unit: 's' },
   ] satisfies Field[]
 const bindsBySticks = (entry: Record<string, unknown>) => JSON.stringify(entry.bind ?? {}).includes('sticks_in_corner')
-const bind = (isReceiver: boolean): Chapter => ({ title: 'How does it bind?', fields: bindFields(isReceiver) })
+const bind = (isReceiver: boolean): Chapter => ({ title: 'How does it bind?', words: ['bind'], fields: bindFields(isReceiver) })
 
 const lossOptions: [string, string][] = [
   ['stops', 'nothing comes out'],
@@ -352,6 +354,7 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
     },
     {
       title: 'How does it scale?',
+      words: ['travel', 'sub-trim', 'sub-trim model'],
       fields: [
         { type: 'number', key: 'scale.us_per_100', question: '100 % is ±', unit: 'µs' },
         { type: 'number', key: 'scale.max_pct', question: 'Largest travel', unit: '%' },
@@ -376,9 +379,10 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
     rest(false),
   ],
   module: [
-    { title: 'What do you see?', fields: [inputs, protocols(true)] },
+    { title: 'What do you see?', words: ['wire format', 'inverted', 'family', 'variant'], fields: [inputs, protocols(true)] },
     {
       title: 'What does it do with the order?',
+      words: ['channel order', 'remapping'],
       fields: [
         { type: 'choice', key: 'remap.expects', question: 'It expects', from: 'orders' },
         { type: 'choice', key: 'remap.sends', question: 'and sends', from: 'orders' },
@@ -410,9 +414,14 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
     rest(true),
   ],
   receiver: [
-    { title: 'What do you see?', fields: [protocols(false), output('What comes out?', 'outputs')] },
+    {
+      title: 'What do you see?',
+      words: ['family', 'variant', 'wire format', 'inverted'],
+      fields: [protocols(false), output('What comes out?', 'outputs')],
+    },
     {
       title: 'When the link is lost',
+      words: ['failsafe', 'hold', 'stored values'],
       fields: [
         {
           type: 'several',
@@ -463,7 +472,7 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
     rest(true),
   ],
   converter: [
-    { title: 'What goes in?', fields: INPUT_FIELDS.map((field) => ({ ...field, key: `input.${field.key}` })) },
+    { title: 'What goes in?', words: ['wire format', 'inverted'], fields: INPUT_FIELDS.map((field) => ({ ...field, key: `input.${field.key}` })) },
     {
       title: 'What comes out?',
       fields: (output('', '').fields ?? [])
@@ -498,6 +507,7 @@ export const CHAPTERS: Record<GearKind, Chapter[]> = {
     },
     {
       title: 'When does it take throttle for low or full?',
+      words: ['threshold', 'dead band'],
       fields: [
         { type: 'number', key: 'thresholds.low', question: 'Low below', unit: 'µs' },
         { type: 'number', key: 'thresholds.high', question: 'Full above', unit: 'µs' },

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { DecodeAnswer } from '@/api/generated/decode.out'
 import ChannelPick from './ChannelPick.vue'
+import WordHint from '@/components/WordHint.vue'
 import TravelRuler from '@/components/TravelRuler.vue'
 import { useLandmarks } from '@/composables/useLandmarks'
 import { figure } from '@/lib/numberText'
@@ -40,7 +41,7 @@ const words = (channel: DecodeAnswer['channels'][number]) =>
             <th class="number">mean µs</th>
             <th class="number">highest µs</th>
             <th class="number">last µs</th>
-            <th class="number">noise σ µs</th>
+            <th class="number"><WordHint word="noise" /> σ µs</th>
             <th>travel</th>
           </tr>
         </thead>

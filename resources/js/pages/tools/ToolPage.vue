@@ -5,6 +5,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced, useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { onBeforeRouteLeave, onBeforeRouteUpdate, useRoute, useRouter } from 'vue-router'
+import WordLine from '@/components/WordLine.vue'
 import { choicesQuery } from '@/api/choices'
 import { ApiError, getJson, postJson, sentenceOf } from '@/api/http'
 import { deskQuery } from '@/api/captures'
@@ -137,6 +138,7 @@ async function share(): Promise<void> {
     <div class="main">
       <h1>{{ tool.title }}</h1>
       <p class="muted">{{ tool.line }}</p>
+      <WordLine :words="tool.words" />
       <form class="fields" @submit.prevent>
         <label v-for="field in tool.fields" :key="`${tool.key}/${field.key}`" :class="[field.type, { wide: field.isWide }]"
           ><span

@@ -28,6 +28,8 @@ export interface Tool {
   key: string
   title: string
   line: string
+  /** What it takes for granted, to be explained on the spot. */
+  words: string[]
   fields: ToolField[]
   question: (answers: Answers) => Record<string, unknown>
   /** The step of a rig where the same is done; empty: there is none. */

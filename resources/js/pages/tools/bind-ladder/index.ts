@@ -5,6 +5,7 @@ export const bindLadder: Tool = {
   key: 'bind-ladder',
   title: 'What to try when it does not bind',
   line: 'the best next try, learning from each',
+  words: ['bind', 'family', 'variant'],
   step: 'bind',
   fields: [
     { key: 'variants', label: 'Protocols, likeliest first', type: 'text', start: 'auto, fast, slow' },

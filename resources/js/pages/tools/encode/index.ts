@@ -5,6 +5,7 @@ export const encode: Tool = {
   key: 'encode',
   title: 'Frame bytes',
   line: 'what stands on a serial wire for these values',
+  words: ['frame', 'wire format', 'raw', 'check'],
   step: '',
   fields: [
     {

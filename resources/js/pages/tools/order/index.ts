@@ -6,6 +6,7 @@ export const order: Tool = {
   key: 'order',
   title: 'Channel order',
   line: 'which stick moves what, and where to mend it',
+  words: ['channel order', 'remapping'],
   step: 'order',
   fields: [
     { key: 'handset', label: 'Handset sends', type: 'text', start: 'AETR' },

@@ -5,6 +5,7 @@ export const percent: Tool = {
   key: 'percent',
   title: 'Percent between handsets',
   line: 'the same throw on another scale',
+  words: ['travel', 'pulse width'],
   step: 'travel',
   fields: [
     number('percent', 'Set now', '100', '%'),

@@ -6,6 +6,7 @@ export const power: Tool = {
   key: 'power',
   title: 'Pack and devices',
   line: 'full and flat, alarm and load',
+  words: ['module', 'controller'],
   step: 'wiring',
   fields: [
     { key: 'chemistry', label: 'Pack', type: 'choice', from: 'chemistries', start: 'lipo' },

@@ -5,6 +5,7 @@ export const pulseTrain: Tool = {
   key: 'pulse-train',
   title: 'Pulse train',
   line: 'does the frame leave room for its gap',
+  words: ['pulse train', 'gap', 'frame period'],
   step: 'timing',
   fields: [
     number('frame_us', 'Frame', '18000', 'µs'),

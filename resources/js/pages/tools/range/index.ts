@@ -5,6 +5,7 @@ export const range: Tool = {
   key: 'range',
   title: 'Range and range check',
   line: 'how far, and what thirty paces stand for',
+  words: ['range check'],
   step: 'wiring',
   fields: [
     number('f_mhz', 'Carrier', '2440', 'MHz'),

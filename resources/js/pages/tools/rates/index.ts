@@ -5,6 +5,7 @@ export const rates: Tool = {
   key: 'rates',
   title: 'Rate and expo',
   line: 'the throw and the curve before you fly',
+  words: ['rate', 'expo'],
   step: 'switches',
   fields: [
     number('rate_pct', 'Rate', '100', '%'),

@@ -5,6 +5,7 @@ export const switchLevels: Tool = {
   key: 'switch',
   title: 'Switch levels',
   line: 'what each position sends, and into which window',
+  words: ['level', 'window'],
   step: 'switches',
   fields: [
     number('positions', 'Positions', '3'),

@@ -5,6 +5,7 @@ export const thresholds: Tool = {
   key: 'thresholds',
   title: 'Thresholds',
   line: 'will it arm, and where the dead band belongs',
+  words: ['threshold', 'dead band', 'noise'],
   step: 'travel',
   fields: [
     number('lo', 'Lowest', '1000', 'µs'),

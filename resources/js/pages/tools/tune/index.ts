@@ -5,6 +5,7 @@ export const tune: Tool = {
   key: 'tune',
   title: 'Ends and sub-trim',
   line: 'from three readings to the settings',
+  words: ['travel', 'sub-trim', 'sub-trim model'],
   step: 'travel',
   fields: [
     number('lo', 'Read: low', '988', 'µs'),
