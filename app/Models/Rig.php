@@ -12,6 +12,7 @@ use Linguator\Core\Bench\RigReview;
 use Linguator\Core\Document\Json;
 use Linguator\Core\Document\KeyOrder;
 use Linguator\Core\Document\Plain;
+use Linguator\Core\Rig\Day;
 use Linguator\Core\Rig\OtherRig;
 use Linguator\Core\Rig\RigDocument;
 use Linguator\Core\Rig\RigFace;
@@ -172,7 +173,7 @@ final class Rig extends Model
     }
 
     /**
-     * What the bench shows of this rig, computed again only when the rig or the program changed.
+     * What the bench shows of this rig, computed again only when the rig or the program changed. Its days are told by the clock of whoever asks.
      *
      * @return array<string, mixed>
      */
@@ -180,7 +181,7 @@ final class Rig extends Model
     {
         $of = $this->revision.'/'.config()->string('linguator.build');
         if ($this->summary === null || $this->summary_of !== $of) {
-            $this->summary = Json::compact(Plain::of((new RigReview($this->rig($this->recent())))->summary()));
+            $this->summary = Json::compact(Day::marked(fn (): mixed => Plain::of((new RigReview($this->rig($this->recent())))->summary())));
             try {
                 // Written past the model: reading the bench is no change to the rig.
                 self::query()->whereKey($this->id)->toBase()->update(['summary' => $this->summary, 'summary_of' => $of]);
@@ -188,7 +189,7 @@ final class Rig extends Model
                 // No room to keep it: it is computed again next time.
             }
         }
-        $summary = json_decode($this->summary, true);
+        $summary = json_decode(Day::told($this->summary), true);
 
         return is_array($summary) ? $summary : [];
     }

@@ -186,6 +186,22 @@ it('tells days by the clock that it is told, and by UTC without one', function (
     }
 });
 
+it('keeps days as marks, to be told by another clock', function () {
+    $day = Linguator\Core\Rig\Day::class;
+    $kept = $day::marked(static fn (): string => 'Signed off on '.$day::of('2026-11-03T11:52:00Z').', once '.$day::of(null).'.');
+    try {
+        $day::by('Pacific/Kiritimati', Linguator\Core\Rig\DayForm::MonthFirst);
+        expect($day::told($kept))->toBe('Signed off on Nov 4, 2026, once a day not recorded.');
+        $day::by(null);
+        expect($day::told($kept))->toBe('Signed off on 3 Nov 2026, once a day not recorded.')
+            ->and($day::of('2026-11-03T11:52:00Z'))->toBe('3 Nov 2026')
+            ->and(fn () => $day::marked(static fn () => throw new LogicException('broken')))->toThrow(LogicException::class)
+            ->and($day::of('2026-11-03T11:52:00Z'))->toBe('3 Nov 2026');
+    } finally {
+        $day::by(null);
+    }
+});
+
 it('leaves work as it is whatever the function is called, and never mixes two names up', function () {
     $place = fn (string $name): string => Leftover::open(StepKey::Switches, $name, 'Choose a switch.')->what;
     expect($place('left flap'))->toMatch('~^switches/left-flap-[0-9a-f]{6}$~')->and($place('left flap'))->not->toBe($place('left-flap'))->and($place('left-flap'))->toBe('switches/left-flap')

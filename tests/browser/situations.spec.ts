@@ -92,6 +92,9 @@ for (const [place, verdict, head] of [
     await expect(page.getByText(/\b3 Nov 2026/)).toHaveCount(0)
     await page.goto(`${address}/history`)
     await expect(page.getByRole('heading', { name: head })).toBeVisible()
+    // The bench keeps what it shows of a rig; its days are told by whoever looks.
+    await page.goto('/')
+    await expect(page.getByRole('listitem').filter({ hasText: `Far Wing ${place.locale}` })).toContainText(verdict)
     await page.goto(`${address}/sheet`)
     await expect(page.getByText(/\b3 Nov 2026/)).toHaveCount(0)
     await context.close()

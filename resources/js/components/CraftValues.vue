@@ -1,14 +1,10 @@
 <script setup lang="ts">
 import type { DryBenchShown } from '@/api/rigs'
 import { figure } from '@/lib/numberText'
-import { placed, SHOWN_US } from '@/lib/scale'
+import MiniRuler from './MiniRuler.vue'
 
 /** What every function of the craft gets, on a ruler, beside what it would get if all were well. */
 const props = defineProps<{ shown: DryBenchShown }>()
-const WIDTH = 140
-/** Where a ruler has its marks, µs. */
-const MARKS = [1000, 1250, 1500, 1750, 2000]
-const x = placed(SHOWN_US, { from: 4, to: WIDTH - 4 }, true)
 const planned = (name: string) => props.shown.planned?.find((one) => one.function === name)?.us ?? null
 const differs = (name: string, us: number | null) => props.shown.planned !== null && planned(name) !== us
 const words = (name: string) => name.replaceAll('_', ' ')
@@ -29,11 +25,7 @@ const words = (name: string) => name.replaceAll('_', ' ')
         <th scope="row">{{ words(one.function) }}</th>
         <td class="value">{{ one.channel ?? '?' }}</td>
         <td class="drawn">
-          <svg :viewBox="`0 0 ${WIDTH} 18`" aria-hidden="true">
-            <path class="axis" :d="`M4 12H${WIDTH - 4}${MARKS.map((us) => `M${x(us)} 9v6`).join('')}`" />
-            <circle v-if="planned(one.function) !== null" class="should" :cx="x(planned(one.function) ?? 0)" cy="12" r="4.5" />
-            <path v-if="one.us !== null" class="now" :d="`M${x(one.us)} 3v13`" />
-          </svg>
+          <MiniRuler :us="one.us" :should="planned(one.function)" />
         </td>
         <td class="value right">
           {{ one.us === null ? 'nothing' : figure(one.us, 1) }}
@@ -61,26 +53,6 @@ const words = (name: string) => name.replaceAll('_', ' ')
 }
 .drawn {
   width: 40%;
-}
-.drawn svg {
-  display: block;
-  width: 100%;
-  min-width: 60px;
-}
-.axis {
-  stroke: var(--muted);
-}
-.now {
-  stroke: var(--petrol-2);
-  stroke-width: 3;
-}
-.differs .now {
-  stroke: var(--amber-line);
-}
-.should {
-  fill: none;
-  stroke: var(--petrol-2);
-  stroke-width: 1.5;
 }
 .differs .value.right {
   color: var(--amber-text);

@@ -47,7 +47,7 @@ defineEmits<{ archive: [] }>()
 <style scoped>
 .rig {
   display: grid;
-  grid-template-columns: 26px minmax(170px, 0.9fr) minmax(300px, 2fr) 176px;
+  grid-template-columns: 26px minmax(170px, 0.8fr) minmax(300px, 2.1fr) 204px;
   gap: 0 1rem;
   align-items: center;
   padding: 0.85rem 0.6rem;

@@ -3,7 +3,8 @@ import ActButton from '@/components/ActButton.vue'
 import { computed, ref } from 'vue'
 import type { DryBenchShown } from '@/api/rigs'
 import { figure } from '@/lib/numberText'
-import { levelPath, placed, SHOWN_US, timeWords } from '@/lib/scale'
+import MiniRuler from '@/components/MiniRuler.vue'
+import { levelPath, placed, timeWords } from '@/lib/scale'
 
 /** A probe on one coupling: its values, the bytes of a frame, or the wire itself. */
 const props = defineProps<{ shown: DryBenchShown; position: number }>()
@@ -22,7 +23,6 @@ const bytes = computed(() => (coupling.value?.hex ?? '').match(/../g) ?? [])
 const WIDTH = 360
 const x = computed(() => placed({ from: 0, to: wave.value?.lasts_us ?? 1 }, { from: 4, to: WIDTH - 4 }, true))
 const path = computed(() => (wave.value ? levelPath(wave.value.times_us, wave.value.idle === 1 ? 1 : 0, x.value, WIDTH - 4, 12, 52) : ''))
-const bar = placed(SHOWN_US, { from: 0, to: 100 }, true)
 </script>
 
 <template>
@@ -41,7 +41,7 @@ const bar = placed(SHOWN_US, { from: 0, to: 100 }, true)
     <ol v-else-if="now === 'values'" class="values plain-list">
       <li v-for="(us, k) in coupling.us" :key="k">
         <span class="n">{{ k + 1 }}</span>
-        <span class="track"><i v-if="us !== null" :style="{ width: `${bar(us)}%` }"></i></span>
+        <MiniRuler :us="us" />
         <span class="value">{{ us === null ? 'none' : figure(us, 1) }}</span>
         <span v-if="coupling.raw" class="value raw">{{ coupling.raw[k] }}</span>
       </li>
@@ -108,17 +108,6 @@ header {
 .n {
   color: var(--muted);
   font-size: 0.85rem;
-}
-.track {
-  height: 8px;
-  background: var(--wash);
-  border-radius: 4px;
-  overflow: hidden;
-}
-.track i {
-  display: block;
-  height: 100%;
-  background: var(--petrol-2);
 }
 .value {
   text-align: right;
