@@ -13,6 +13,16 @@ it('shows the demo bench, with what needs somebody first', function () {
     expect($sentences['Mudlark'])->toContain('no room for its gap');
 });
 
+it('tells the days of the bench by the clock of whoever looks, and in their form, though it keeps what it shows', function () {
+    $this->demo();
+    $seen = fn (array $clock): string => array_column($this->getJson('/api/v1/rigs', $clock)->assertOk()->json('rigs'), 'next', 'name')['Avocet']['sentence'];
+    expect($seen(['X-Time-Zone' => 'Pacific/Kiritimati', 'X-Day-Form' => 'month-first']))->toBe('Signed off on Nov 4, 2026.');
+    $kept = Rig::query()->where('slug', 'avocet')->value('summary');
+    expect($seen([]))->toBe('Signed off on 3 Nov 2026.')
+        ->and($seen(['X-Time-Zone' => 'nowhere', 'X-Day-Form' => 'sideways']))->toBe('Signed off on 3 Nov 2026.')
+        ->and(Rig::query()->where('slug', 'avocet')->value('summary'))->toBe($kept);
+});
+
 it('takes a new rig from its ends to a chain, an order fix and a proof', function () {
     $this->demo();
     $slug = $this->postJson('/api/v1/rigs', ['name' => 'Turnstone', 'craft_kind' => 'multirotor'])->assertCreated()->json('slug');

@@ -100,6 +100,28 @@ const beyond = (page: Page) =>
       .join(' | ')}`
   })
 
+/** Words of no more than so many letters that are broken in two: something beside them takes more than its share. */
+const broken = (page: Page) =>
+  page.evaluate(() => {
+    const found = new Set<string>()
+    const words = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+    while (words.nextNode()) {
+      const text = words.currentNode as Text
+      const one = text.parentElement
+      if (one === null || one.closest('svg, script, style, textarea, .sr-only, .unseen') !== null || one.getBoundingClientRect().width < 2) continue
+      for (const word of text.data.matchAll(/[\p{L}\p{N}]{2,}/gu)) {
+        if (word[0].length > 20) continue
+        const at = document.createRange()
+        at.setStart(text, word.index)
+        at.setEnd(text, word.index + word[0].length)
+        const lines = new Set([...at.getClientRects()].filter((box) => box.width > 0).map((box) => Math.round(box.top)))
+        // An address has to be broken somewhere.
+        if (lines.size > 1 && !text.data.includes('://')) found.add(`${word[0]} in ${one.tagName}.${one.className}`)
+      }
+    }
+    return [...found]
+  })
+
 async function settled(page: Page): Promise<void> {
   await page.getByRole('heading').first().waitFor()
   await page.waitForLoadState('networkidle')
@@ -148,6 +170,7 @@ test('no page is wider than its window, from 320 px to 1920, with twelve boxes a
   ]
   const wide: string[] = []
   const small: string[] = []
+  const torn: string[] = []
   for (const address of pages) {
     await page.setViewportSize({ width: 1280, height: 800 })
     await page.goto(address)
@@ -159,10 +182,12 @@ test('no page is wider than its window, from 320 px to 1920, with twelve boxes a
       const found = await beyond(page)
       if (found !== '') wide.push(`${address.replace(long, 'LONG')} at ${size.width}: ${found.replaceAll(LONG, '…')}`)
       if (size.width === PHONE) small.push(...(await tooSmall(page)).map((one) => `${address.replace(long, 'LONG')}: ${one.replaceAll(LONG, '…')}`))
+      if (!address.includes(long)) torn.push(...(await broken(page)).map((one) => `${address} at ${size.width}: ${one}`))
     }
   }
   expect(wide).toEqual([])
   expect(small).toEqual([])
+  expect(torn).toEqual([])
 })
 
 test('axe finds nothing on any page, nor a colour too faint in the dark', async ({ page }) => {

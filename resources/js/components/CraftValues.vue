@@ -16,7 +16,7 @@ const words = (name: string) => name.replaceAll('_', ' ')
       <tr>
         <th scope="col">Function</th>
         <th scope="col">Channel</th>
-        <th scope="col"><span class="unseen">Drawn</span></th>
+        <th scope="col"><span class="sr-only">Drawn</span></th>
         <th scope="col" class="right">µs</th>
       </tr>
     </thead>
@@ -61,12 +61,5 @@ const words = (name: string) => name.replaceAll('_', ' ')
   white-space: nowrap;
   text-align: right;
   padding-right: 0;
-}
-.unseen {
-  position: absolute;
-  opacity: 0;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
 }
 </style>

@@ -31,7 +31,7 @@ defineProps<DelayBarsProps>()
         </thead>
         <tbody>
           <tr v-for="(stage, k) in stages" :key="k" :class="{ most: stage.share === Math.max(...stages.map((one) => one.share)) }">
-            <td>{{ stage.name }}</td>
+            <td class="stage">{{ stage.name }}</td>
             <td class="value">{{ figure(stage.mean_ms) }} ms</td>
             <td class="value">{{ Math.round(stage.share * 100) }} %</td>
             <td class="bar-cell" aria-hidden="true"><span class="bar" :style="{ width: `${stage.share * 100}%` }"></span></td>
@@ -43,6 +43,9 @@ defineProps<DelayBarsProps>()
 </template>
 
 <style scoped>
+.stage {
+  min-width: 7rem;
+}
 .scroll {
   overflow-x: auto;
 }

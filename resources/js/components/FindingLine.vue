@@ -20,11 +20,11 @@ const WORDS = { note: 'Note', check: 'Check', fix: 'Mend', stop: 'Stop' } as con
     </p>
     <dl v-if="finding.found && finding.expected">
       <div>
-        <dt>found</dt>
+        <dt class="whole">found</dt>
         <dd class="value">{{ finding.found }}</dd>
       </div>
       <div>
-        <dt>expected</dt>
+        <dt class="whole">expected</dt>
         <dd class="value">{{ finding.expected }}</dd>
       </div>
     </dl>

@@ -25,7 +25,7 @@ const choose = (rig: string) => router.replace({ query: { rig } })
         </p>
       </div>
       <label class="which small">
-        Rig
+        <span class="line-whole">Rig</span>
         <PickField :model-value="slug ?? ''" :options="choices" @update:model-value="choose" />
       </label>
     </div>

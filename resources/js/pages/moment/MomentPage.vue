@@ -32,7 +32,7 @@ const facts = computed(() => (selected.value === null ? [] : (moment.data.value?
           <h1>{{ moment.data.value.document.name }} as it was on {{ day(moment.data.value.entry?.at) }}, {{ clock(moment.data.value.entry?.at) }}</h1>
           <p>Right after “{{ moment.data.value.entry?.text ?? moment.data.value.entry?.kind }}”; nothing can be changed here.</p>
         </div>
-        <nav aria-label="Moments">
+        <nav class="whole" aria-label="Moments">
           <RouterLink v-if="position > 0" :to="`/rigs/${slug}/at/${position - 1}`">earlier</RouterLink>
           <RouterLink v-if="position < moment.data.value.last" :to="`/rigs/${slug}/at/${position + 1}`">later</RouterLink>
           <RouterLink :to="`/rigs/${slug}/history`">its history</RouterLink>
@@ -53,7 +53,8 @@ const facts = computed(() => (selected.value === null ? [] : (moment.data.value?
             <h2>How far it had come</h2>
             <ul class="plain-list">
               <li v-for="step in moment.data.value.review.steps" :key="step.key">
-                <StateMark :state="step.state" /><span class="sr-only">{{ STATE_WORDS[step.state] }}</span> <b>{{ step.title }}</b> {{ step.note }}
+                <StateMark :state="step.state" /><span class="sr-only">{{ STATE_WORDS[step.state] }}</span> <b class="line-whole">{{ step.title }}</b>
+                {{ step.note }}
               </li>
             </ul>
           </section>

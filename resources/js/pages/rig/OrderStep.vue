@@ -64,7 +64,7 @@ function make(fix: OrderFixView): void {
               <table v-if="fix.table" class="plugs">
                 <tbody>
                   <tr v-for="row in fix.table" :key="row.letter">
-                    <td>{{ NAME_OF[row.letter] }} plug</td>
+                    <td class="whole">{{ NAME_OF[row.letter] }} plug</td>
                     <td>
                       into pin <b class="value">{{ row.pin }}</b>
                     </td>
@@ -89,8 +89,8 @@ function make(fix: OrderFixView): void {
         <table class="plugs">
           <tbody>
             <tr v-for="entry in order.auxiliaries" :key="entry.function">
-              <td>{{ entry.function }}</td>
-              <td>
+              <td class="whole">{{ entry.function }}</td>
+              <td class="whole">
                 channel <b class="value">{{ entry.channel }}</b>
               </td>
               <td class="muted">

@@ -33,7 +33,7 @@ const isRight = (channel: number) => arrivals.value[channel - 1]?.right ?? false
     </p>
     <div class="heads small muted" aria-hidden="true">
       <span>{{ order.handset.name }} sends</span>
-      <span class="mid">{{
+      <span class="mid whole">{{
         remapping.map((module) => `${module.name}: ${module.expects} to ${module.sends}`).join(', ') || 'straight through'
       }}</span>
       <span>{{ order.reader?.name }} {{ isPins ? 'puts out' : 'reads' }}</span>
@@ -138,7 +138,10 @@ li.wrong {
 @media (max-width: 700px) {
   .heads,
   .lanes {
-    grid-template-columns: minmax(0, 6.5rem) minmax(36px, 1fr) minmax(0, 10.5rem);
+    grid-template-columns: minmax(0, 5.6rem) minmax(30px, 1fr) minmax(0, 10.5rem);
+  }
+  .heads {
+    grid-template-columns: minmax(0, 1fr) minmax(4.5rem, auto) minmax(0, 1fr);
   }
   .side:first-child span:not(.ch) {
     display: none;

@@ -29,7 +29,7 @@ const tellPower = (mw: number | null) => props.handle.intend('tell-power', { mw 
       maxlength="9"
       class="power"
     />
-    mW</label
+    <span class="line-whole">mW</span></label
   >
 </template>
 

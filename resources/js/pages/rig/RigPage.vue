@@ -151,7 +151,7 @@ useKeys((key, event) => {
 }
 @media (max-width: 1100px) {
   .columns {
-    grid-template-columns: 130px minmax(0, 1fr);
+    grid-template-columns: 150px minmax(0, 1fr);
   }
   .sheet {
     grid-column: 1 / -1;

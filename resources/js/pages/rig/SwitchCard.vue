@@ -68,7 +68,7 @@ const positionWord = (position: number) =>
           <tr v-for="level in row.levels" :key="level.position">
             <td>{{ positionWord(level.position) }}</td>
             <td class="value">{{ shown(level.us) }} {{ word }}</td>
-            <td class="muted">
+            <td class="muted whole">
               {{
                 row.windows
                   .filter((window) => window.inside.includes(level.position))

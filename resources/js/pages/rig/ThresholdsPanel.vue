@@ -42,7 +42,7 @@ const set = (key: Key) => (value: number | null) => props.handle.intend('set-thr
     <h3>Thresholds in {{ thresholds.controller }}, once the ends are right</h3>
     <WordLine :words="['threshold', 'dead band']" />
     <MenuLine :words="menu" />
-    <table>
+    <table class="stacks">
       <thead>
         <tr>
           <th scope="col"><span class="sr-only">what</span></th>
@@ -53,8 +53,10 @@ const set = (key: Key) => (value: number | null) => props.handle.intend('set-thr
       </thead>
       <tbody>
         <tr v-for="row in ROWS" :key="row.key">
-          <td>{{ row.label }}</td>
-          <td>
+          <td class="whole long">
+            <b>{{ row.label }}</b>
+          </td>
+          <td data-says="set, µs">
             <NumberField
               :value="thresholds[row.key]"
               :save="set(row.key)"
@@ -65,8 +67,10 @@ const set = (key: Key) => (value: number | null) => props.handle.intend('set-thr
               maxlength="8"
             />
           </td>
-          <td class="value">{{ thresholds.suggested[row.key] === null ? '–' : `${figure(thresholds.suggested[row.key] ?? 0)} µs` }}</td>
-          <td class="muted">{{ row.why }}</td>
+          <td class="value" data-says="suggested">
+            {{ thresholds.suggested[row.key] === null ? '–' : `${figure(thresholds.suggested[row.key] ?? 0)} µs` }}
+          </td>
+          <td class="muted long">{{ row.why }}</td>
         </tr>
       </tbody>
     </table>

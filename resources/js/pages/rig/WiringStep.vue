@@ -54,7 +54,7 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
         <p class="small muted">{{ sentence(wire) }}</p>
         <WireDrawing v-if="wire.kind !== 'bay'" class="drawn" :wire="wire" />
         <div class="scroll" tabindex="0" role="region" :aria-label="`Wires ${wire.from_name} to ${wire.to_name}`">
-          <table>
+          <table class="stacks">
             <thead>
               <tr>
                 <th scope="col">{{ wire.from_name }}</th>
@@ -67,13 +67,13 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
             </thead>
             <tbody>
               <tr v-for="row in wire.rows" :key="row.key">
-                <td class="value pin">{{ row.from_pin }}</td>
-                <td>
+                <td class="value pin" :data-says="wire.from_name">{{ row.from_pin }}</td>
+                <td :data-says="wire.to_name">
                   {{ row.to_pin }}<span v-if="row.note" class="note">{{ row.note }}</span>
                 </td>
-                <td>{{ row.carries }}</td>
+                <td class="whole" data-says="carries">{{ row.carries }}</td>
                 <template v-if="wire.kind !== 'bay'">
-                  <td v-for="line in LINES" :key="line">
+                  <td v-for="line in LINES" :key="line" :data-says="line">
                     <TextField
                       class="colour"
                       :value="row.colours[line] ?? ''"
@@ -94,7 +94,7 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
       <section>
         <h3>Power</h3>
         <div class="scroll" tabindex="0" role="region" aria-label="Power">
-          <table>
+          <table class="stacks">
             <thead>
               <tr>
                 <th scope="col">box</th>
@@ -106,14 +106,16 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
             </thead>
             <tbody>
               <tr v-for="row in wiring.power" :key="row.name" :class="row.severity">
-                <td>{{ row.name }}</td>
-                <td>{{ row.from }}</td>
-                <td class="value">
+                <td class="long">
+                  <b>{{ row.name }}</b>
+                </td>
+                <td data-says="fed by">{{ row.from }}</td>
+                <td class="value" data-says="flat to full">
                   {{ row.low_v === null ? 'not known' : row.low_v === row.full_v ? `${row.full_v} V` : `${row.low_v} to ${row.full_v} V` }}
                 </td>
-                <td class="value">{{ row.takes }}</td>
-                <td>
-                  <b>{{ WORDS[row.severity] }}</b><span v-if="row.severity !== 'ok'">. {{ row.message }}</span>
+                <td class="value" data-says="takes">{{ row.takes }}</td>
+                <td class="long">
+                  <b>{{ WORDS[row.severity] }}</b><span v-if="row.severity !== 'ok'">: {{ row.message }}</span>
                 </td>
               </tr>
             </tbody>
@@ -203,8 +205,10 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
 .drawn {
   max-width: 34rem;
 }
-.pin {
-  white-space: nowrap;
+@media (min-width: 701px) {
+  .pin {
+    white-space: nowrap;
+  }
 }
 :deep(.volts) {
   width: 5rem;

@@ -120,6 +120,11 @@ footer {
   border-top: 1px solid var(--line);
   padding-top: 0.5rem;
 }
+@media screen and (max-width: 420px) {
+  .opens {
+    float: none;
+  }
+}
 @media (max-width: 700px) {
   .sections {
     columns: 1;

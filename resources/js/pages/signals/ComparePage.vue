@@ -97,7 +97,7 @@ const delay = computed(() => result.value?.comparison.delay_ms ?? null)
             </td>
             <td>
               <b v-if="one.b !== null" class="value">{{ one.b }}</b><span v-else class="muted">not found</span>
-              <span v-if="one.reversed">reversed</span>
+              <span v-if="one.reversed" class="line-whole">reversed</span>
             </td>
             <td class="value number">{{ one.scale === null ? '–' : `${figure(Math.abs(one.scale) * 100, 1)} %` }}</td>
             <td class="value number">{{ one.offset_us === null || one.reversed ? '–' : `${figure(one.offset_us, 1)} µs` }}</td>

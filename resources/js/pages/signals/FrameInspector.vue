@@ -54,7 +54,7 @@ const title = computed(() => {
           </TipHint>
           <span v-else class="muted small">{{ channel.channel }}</span>
           <b class="value">{{ figure(channel.us, 1) }}</b> <span class="muted small">µs</span>
-          <span v-if="channel.raw !== null" class="muted small value raw">{{ channel.raw }}</span>
+          <span v-if="channel.raw !== null" class="muted small value raw line-whole">{{ channel.raw }}</span>
         </li>
       </ol>
     </div>
@@ -90,7 +90,7 @@ td:last-child {
 }
 .channels li {
   display: grid;
-  grid-template-columns: 1.6rem 4.3rem 1.4rem 1fr;
+  grid-template-columns: 1.6rem 4.3rem 1.4rem minmax(min-content, 1fr);
   column-gap: 0.2rem;
   align-items: baseline;
   border-bottom: 1px solid var(--line);

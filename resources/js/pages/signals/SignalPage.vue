@@ -153,7 +153,7 @@ const keepRate = (value: number | null) => {
             <span class="value">{{ Math.round(answer.runner_up.confidence * 100) }} %</span></span
           >
           <label v-if="answer.wires.length > 1"
-            >wire
+            ><span class="line-whole">wire</span>
             <PickField
               :model-value="options.line ?? answer.wire ?? ''"
               :options="asChoices(answer.wires)"

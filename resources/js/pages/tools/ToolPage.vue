@@ -172,7 +172,7 @@ async function share(): Promise<void> {
               autocomplete="off"
               @input="type(field.key, ($event.target as HTMLInputElement).value)"
             />
-            <small v-if="field.unit">{{ field.unit }}</small></span
+            <small v-if="field.unit" class="unit">{{ field.unit }}</small></span
           >
           <small v-if="problem && field === atField" class="field-problem" role="alert"
             >{{ problem }}<template v-if="answer"> Below stands the answer to the numbers before.</template></small
@@ -243,6 +243,9 @@ async function share(): Promise<void> {
   display: flex;
   align-items: center;
   gap: 0.4rem;
+}
+.unit {
+  white-space: nowrap;
 }
 .with-unit .field {
   width: 100%;

@@ -19,9 +19,9 @@ const WORDS = { ok: 'fits', note: 'fits', check: 'check', fix: 'mend', stop: 'st
     <table>
       <tbody>
         <tr v-for="device in answer.devices" :key="device.name">
-          <td>{{ device.name }}</td>
+          <td class="device">{{ device.name }}</td>
           <td :class="{ bad: device.severity !== 'ok' }">
-            <b>{{ WORDS[device.severity] }}</b><template v-if="device.message">. {{ device.message }}</template>
+            <b>{{ WORDS[device.severity] }}</b><template v-if="device.message">: {{ device.message }}</template>
           </td>
         </tr>
         <tr>
@@ -37,3 +37,9 @@ const WORDS = { ok: 'fits', note: 'fits', check: 'check', fix: 'mend', stop: 'st
     </table>
   </div>
 </template>
+
+<style scoped>
+.device {
+  min-width: 6rem;
+}
+</style>

@@ -30,7 +30,7 @@ defineProps<SwitchProps>()
     <table>
       <tbody>
         <tr v-for="level in answer.levels" :key="level.position">
-          <td>position {{ level.position }}</td>
+          <td class="whole">position {{ level.position }}</td>
           <td class="value">{{ figure(level.pct) }} %</td>
           <td class="value">{{ figure(level.us) }} µs</td>
           <td>
