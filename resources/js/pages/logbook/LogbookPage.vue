@@ -129,7 +129,7 @@ section h2 {
 }
 li {
   display: grid;
-  grid-template-columns: 4.6rem 9rem 7rem minmax(0, 1fr);
+  grid-template-columns: 5rem 9rem 7rem minmax(0, 1fr);
   gap: 0.5rem;
   padding: 0.35rem 0;
   align-items: baseline;
@@ -153,7 +153,7 @@ li {
 }
 @media (max-width: 700px) {
   li {
-    grid-template-columns: 4.6rem minmax(0, 1fr);
+    grid-template-columns: 5rem minmax(0, 1fr);
   }
   li > span:last-child {
     grid-column: 1 / -1;

@@ -66,7 +66,7 @@ async function attach(file: File): Promise<void> {
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: 4.4rem 6.4rem minmax(0, 1fr) auto;
+  grid-template-columns: 5rem 6.4rem minmax(0, 1fr) auto;
   position: relative;
   gap: 0.5rem;
   padding: 0.25rem 0;
@@ -79,7 +79,7 @@ li {
 }
 @media (max-width: 700px) {
   li {
-    grid-template-columns: 4.4rem minmax(0, 1fr);
+    grid-template-columns: 5rem minmax(0, 1fr);
   }
   .kind {
     display: none;

@@ -123,9 +123,10 @@ h3 {
   display: flex;
   gap: 0.6rem;
   margin-top: 0.6rem;
+  flex-wrap: wrap;
 }
 .note .field {
-  flex: 1;
+  flex: 1 1 16rem;
 }
 summary {
   padding: 0.25rem 0;
@@ -133,7 +134,7 @@ summary {
 }
 .time {
   display: inline-block;
-  min-width: 4.4rem;
+  min-width: 5rem;
 }
 .kind {
   display: inline-block;
