@@ -1,73 +1,8 @@
-import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, test } from './bench'
+import { copyOf, expect, expectAccessible, test } from './bench'
 import { expectPrints } from './printed'
 
 // Each worker has a bench of its own, and none of these waits for another.
 test.describe.configure({ mode: 'parallel' })
-
-const SCREENS = [
-  ['bench', '/'],
-  ['shelf', '/shelf'],
-  ['a card', '/shelf/brack-m4'],
-  ['a new card', '/shelf/new-card'],
-  ['path', '/rigs/avocet/path'],
-  ['path that does not join', '/rigs/mudlark/path'],
-  ['wiring', '/rigs/avocet/wiring'],
-  ['order', '/rigs/dunlin/order'],
-  ['bind', '/rigs/oystercatcher/bind'],
-  ['travel', '/rigs/dunlin/travel'],
-  ['switches', '/rigs/dunlin/switches'],
-  ['failsafe', '/rigs/oystercatcher/failsafe'],
-  ['check-out', '/rigs/dunlin/check-out'],
-  ['handset', '/rigs/dunlin/handset'],
-  ['signal desk', '/signals'],
-  ['a capture', '/signals/1'],
-  ['two captures', '/signals/compare?a=3&b=3&line_a=before&line_b=after'],
-  ['live', '/signals/live'],
-  ['formats', '/signals/formats'],
-  ['find the fault', '/fault?rig=dunlin'],
-  ['dry bench', '/dry-bench?rig=mudlark'],
-  ['practice', '/practice'],
-  ['logbook', '/logbook'],
-  ['as it was', '/rigs/avocet/at/3'],
-  ['timing', '/rigs/mudlark/timing'],
-  ['history', '/rigs/oystercatcher/history'],
-  ['sheet', '/rigs/avocet/sheet'],
-  ['nothing here', '/nothing/here'],
-] as const
-
-/** More of the same screens, whose tables are wider. */
-const WIDER = ['/rigs/oystercatcher/wiring', '/rigs/avocet/timing']
-
-/** So many at a time that a slow machine is through in time. */
-const AT_A_TIME = 10
-const PARTS = Array.from({ length: Math.ceil(SCREENS.length / AT_A_TIME) }, (_, k) => SCREENS.slice(k * AT_A_TIME, (k + 1) * AT_A_TIME))
-
-for (const part of PARTS) {
-  test(`every screen can be read by everybody, light and dark, and fits a phone: ${part[0]?.[0]} to ${part.at(-1)?.[0]}`, async ({ page }) => {
-    test.setTimeout(150_000)
-    for (const [, address] of part) {
-      await page.goto(address)
-      await page.waitForLoadState('networkidle')
-      await expectAccessible(page)
-      await page.emulateMedia({ colorScheme: 'dark' })
-      await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')
-      await expectAccessible(page, ['color-contrast'])
-      await page.setViewportSize({ width: 390, height: 844 })
-      await expectNoSidewaysScroll(page)
-      await page.setViewportSize({ width: 1280, height: 800 })
-      await page.emulateMedia({ colorScheme: 'light' })
-    }
-  })
-}
-
-test('wide tables do not make a phone scroll sideways', async ({ page }) => {
-  await page.setViewportSize({ width: 390, height: 844 })
-  for (const address of WIDER) {
-    await page.goto(address)
-    await page.waitForLoadState('networkidle')
-    await expectNoSidewaysScroll(page)
-  }
-})
 
 test('a new receiver goes on the shelf with what can be seen on it, and is found by its alias', async ({ page }) => {
   await page.goto('/shelf')

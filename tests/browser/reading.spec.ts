@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from './bench'
 
+const MOMENT_MS = 200
 const RIGS = ['avocet', 'dunlin', 'mudlark', 'oystercatcher', 'sanderling']
 const STEPS = ['handset', 'path', 'wiring', 'bind', 'order', 'travel', 'switches', 'failsafe', 'check-out', 'timing', 'history']
 const PAGES = [
@@ -37,8 +38,9 @@ const ODD: [what: string, found: RegExp][] = [
 
 /** Lines as they stand on the page, what is folded away unfolded; but for the reason of a finding, where its code stands. */
 async function lines(page: Page): Promise<string[]> {
-  await page.getByRole('heading').first().waitFor()
-  await page.waitForLoadState('networkidle')
+  await page.locator('main h1, main h2').first().waitFor()
+  // What is asked besides comes a moment later.
+  await page.waitForTimeout(MOMENT_MS)
   const text = await page.evaluate(() => {
     document.querySelectorAll<HTMLDetailsElement>('main details').forEach((one) => (one.open = one.closest('.finding') === null))
     return document.querySelector('main')?.innerText ?? ''

@@ -59,10 +59,10 @@ test('names of one’s own are found by the search, and a capture is taken along
 
 test('dark stays dark after a reload', async ({ page }) => {
   await page.goto('/')
-  await page.getByRole('button', { name: 'Dark' }).click()
+  await page.getByRole('button', { name: 'Dark', exact: true }).click()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')
   await page.reload()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')
-  await page.getByRole('button', { name: 'Light' }).click()
+  await page.getByRole('button', { name: 'Light', exact: true }).click()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'light')
 })

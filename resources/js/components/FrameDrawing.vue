@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useDrawnWidth } from '@/composables/useNarrow'
 import { figure } from '@/lib/numberText'
 import { msOf, placed, stacked } from '@/lib/scale'
 
@@ -14,7 +15,8 @@ export interface FrameDrawingProps {
 }
 const props = defineProps<FrameDrawingProps>()
 
-const WIDTH = 720
+/** Narrower than this it is moved aside, not made smaller. */
+const width = useDrawnWidth(560, 720)
 const SEPARATOR = 350
 const EDGE = 6
 const starts = computed(() => stacked(props.channels.map((channel) => channel.us)))
@@ -22,7 +24,7 @@ const end = computed(() => starts.value[starts.value.length - 1] ?? 0)
 /** Where the gap that a reader needs would end. */
 const needed = computed(() => stacked([end.value, props.requiredSyncUs])[2] ?? 0)
 const shown = computed(() => Math.max(props.frameUs, needed.value))
-const x = computed(() => placed({ from: 0, to: shown.value }, { from: EDGE, to: WIDTH - EDGE }))
+const x = computed(() => placed({ from: 0, to: shown.value }, { from: EDGE, to: width.value - EDGE }))
 /** Low between pulses, a short separator at every start. */
 const line = computed(
   () =>
@@ -37,7 +39,7 @@ const label = computed(
 
 <template>
   <div class="scroll" tabindex="0" role="group" :aria-label="label">
-    <svg :viewBox="`0 0 ${WIDTH} 92`" class="frame" role="img" :aria-label="label">
+    <svg :viewBox="`0 0 ${width} 92`" class="frame" role="img" :aria-label="label">
       <rect class="gap" :class="{ short: !sound }" :x="x(end)" y="14" :width="Math.max(0, x(frameUs) - x(end))" height="40" />
       <path :d="`M6 48${line}`" class="line" />
       <text
@@ -79,7 +81,7 @@ const label = computed(
   fill: var(--amber-fill);
 }
 .number {
-  font: 11px var(--mono);
+  font: 12px var(--mono);
   fill: var(--muted);
 }
 .strong {

@@ -6,7 +6,7 @@ import { choicesOf } from '@/lib/choice'
 import FaultLink from '@/components/FaultLink.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced, useThrottleFn } from '@vueuse/core'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, toRaw, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { fileFrom, postJson, sentenceOf } from '@/api/http'
 import type { OrderCheckResult, RigData, Told } from '@/api/rigs'
@@ -57,6 +57,8 @@ const judged = useQuery({
   gcTime: 0,
 })
 const result = computed(() => (question.value === null || asked.value === null ? null : (judged.data.value ?? null)))
+/** Nothing newer is on its way: what stands there is the answer to what would be kept. */
+const isSettled = computed(() => toRaw(asked.value) === question.value)
 const problem = computed(() =>
   captureProblem.value !== '' ? captureProblem.value : question.value !== null && judged.error.value ? sentenceOf(judged.error.value) : '',
 )
@@ -78,6 +80,12 @@ function listen({ kind, source }: Picked): void {
   liveLog.value = ''
   heard.forget()
   void live.listen(source)
+}
+
+/** What came until now is judged as a whole; nothing comes after it. */
+function enough(): void {
+  live.stop()
+  if (heard.count.value > 1) liveLog.value = heard.csv()
 }
 
 watch(mode, () => {
@@ -138,7 +146,7 @@ async function read(file: File): Promise<void> {
       /></LabelledField>
       <SourcePicker v-if="!live.isOn.value" :kinds="KINDS" :stand-in="standIn" @choose="listen">Begin</SourcePicker>
       <p v-else class="row" role="status">
-        Listening: hands off for a second, then move the sticks in this sequence. <ActButton @click="live.stop()">That is all</ActButton>
+        Listening: hands off for a second, then move the sticks in this sequence. <ActButton @click="enough">That is all</ActButton>
       </p>
       <p v-if="live.problem.value || live.silence.value" class="band" role="alert">{{ live.problem.value || live.silence.value }}</p>
     </div>
@@ -187,7 +195,7 @@ async function read(file: File): Promise<void> {
       <FindingLine v-for="finding in result.movement?.findings ?? []" :key="finding.code + finding.message" :finding="finding" />
       <p v-if="mode === 'live' && whyNot" class="band calm">{{ whyNot }}</p>
       <ProofForm
-        v-else-if="!live.isOn.value"
+        v-else-if="!live.isOn.value && isSettled"
         title="Order check"
         :place="`${rig.slug}/order`"
         seen="button"

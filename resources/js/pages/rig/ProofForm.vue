@@ -23,7 +23,7 @@ export interface ProofFormProps {
 const props = withDefaults(defineProps<ProofFormProps>(), { seen: 'must', fails: '', mayPass: true })
 
 const AS_WRITTEN = 'exactly as written'
-const text = useSessionStorage(`linguator.seen/${props.place}`, '')
+const text = useSessionStorage(`linguator.seen/${props.place}`, '', { flush: 'sync' })
 const by = useWho()
 const isSending = ref(false)
 const lacks = computed(() => {

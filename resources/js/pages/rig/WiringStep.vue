@@ -52,41 +52,43 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
       <section v-for="wire in wiring.wires" :key="wire.from" class="wire">
         <h3>{{ wire.from_name }} to {{ wire.to_name }}</h3>
         <p class="small muted">{{ sentence(wire) }}</p>
-        <WireDrawing v-if="wire.kind !== 'bay'" class="drawn" :wire="wire" />
-        <div class="scroll" tabindex="0" role="region" :aria-label="`Wires ${wire.from_name} to ${wire.to_name}`">
-          <table class="stacks">
-            <thead>
-              <tr>
-                <th scope="col">{{ wire.from_name }}</th>
-                <th scope="col">{{ wire.to_name }}</th>
-                <th scope="col">carries</th>
-                <template v-if="wire.kind !== 'bay'"
-                  ><th v-for="line in LINES" :key="line" scope="col">{{ line }}</th></template
-                >
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="row in wire.rows" :key="row.key">
-                <td class="value pin" :data-says="wire.from_name">{{ row.from_pin }}</td>
-                <td :data-says="wire.to_name">
-                  {{ row.to_pin }}<span v-if="row.note" class="note">{{ row.note }}</span>
-                </td>
-                <td class="whole" data-says="carries">{{ row.carries }}</td>
-                <template v-if="wire.kind !== 'bay'">
-                  <td v-for="line in LINES" :key="line" :data-says="line">
-                    <TextField
-                      class="colour"
-                      :value="row.colours[line] ?? ''"
-                      :save="colour(row, line)"
-                      :aria-label="`${row.from_pin}: colour of ${line}`"
-                      placeholder="colour"
-                      maxlength="40"
-                    />
+        <div class="beside">
+          <WireDrawing v-if="wire.kind !== 'bay'" class="drawn" :wire="wire" />
+          <div class="scroll" tabindex="0" role="region" :aria-label="`Wires ${wire.from_name} to ${wire.to_name}`">
+            <table class="stacks">
+              <thead>
+                <tr>
+                  <th scope="col">{{ wire.from_name }}</th>
+                  <th scope="col">{{ wire.to_name }}</th>
+                  <th scope="col">carries</th>
+                  <template v-if="wire.kind !== 'bay'"
+                    ><th v-for="line in LINES" :key="line" scope="col">{{ line }}</th></template
+                  >
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="row in wire.rows" :key="row.key">
+                  <td class="value pin" :data-says="wire.from_name">{{ row.from_pin }}</td>
+                  <td :data-says="wire.to_name">
+                    {{ row.to_pin }}<span v-if="row.note" class="note">{{ row.note }}</span>
                   </td>
-                </template>
-              </tr>
-            </tbody>
-          </table>
+                  <td class="whole" data-says="carries">{{ row.carries }}</td>
+                  <template v-if="wire.kind !== 'bay'">
+                    <td v-for="line in LINES" :key="line" :data-says="line">
+                      <TextField
+                        class="colour"
+                        :value="row.colours[line] ?? ''"
+                        :save="colour(row, line)"
+                        :aria-label="`${row.from_pin}: colour of ${line}`"
+                        placeholder="colour"
+                        maxlength="40"
+                      />
+                    </td>
+                  </template>
+                </tr>
+              </tbody>
+            </table>
+          </div>
         </div>
       </section>
       <label class="tick"><TickField :value="wiring.wired" :save="tellWired" /> All of it is wired like this</label>
@@ -198,6 +200,16 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
 <style scoped>
 .wire {
   margin-top: 1rem;
+  container-type: inline-size;
+}
+/* Where there is room, the drawing stands beside its table. */
+@container (min-width: 960px) {
+  .beside:has(.drawn) {
+    display: grid;
+    grid-template-columns: minmax(0, 26rem) minmax(0, 1fr);
+    gap: 1.6rem;
+    align-items: start;
+  }
 }
 .scroll {
   overflow-x: auto;
