@@ -126,20 +126,23 @@ useKeys((key, event) => {
     </div>
     <RigList v-else :rigs="data?.rigs ?? []" />
     <DemoLine v-if="(data?.rigs.length ?? 0) > 0" />
-    <section class="tools" aria-labelledby="tools-title">
-      <h2 id="tools-title">Quick tools</h2>
-      <ul class="plain-list">
-        <li v-for="tool in TOOLS" :key="tool.key">
-          <RouterLink :to="`/tools/${tool.key}`">{{ tool.title }}</RouterLink> <span class="muted small">{{ tool.line }}</span>
-        </li>
-      </ul>
-    </section>
-    <ClubPanel />
-    <KeepingPanel />
-    <p class="foot muted small">
-      Propellers off, wheels and hull clear while you work here. Local rules for radio power and flying places come first; full-size or licensed work
-      is not for this tool.
-    </p>
+    <!-- What comes below the rigs waits for them, so that it does not jump. -->
+    <template v-if="!isPending">
+      <section class="tools" aria-labelledby="tools-title">
+        <h2 id="tools-title">Quick tools</h2>
+        <ul class="plain-list">
+          <li v-for="tool in TOOLS" :key="tool.key">
+            <RouterLink :to="`/tools/${tool.key}`">{{ tool.title }}</RouterLink> <span class="muted small">{{ tool.line }}</span>
+          </li>
+        </ul>
+      </section>
+      <ClubPanel />
+      <KeepingPanel />
+      <p class="foot muted small">
+        Propellers off, wheels and hull clear while you work here. Local rules for radio power and flying places come first; full-size or licensed
+        work is not for this tool.
+      </p>
+    </template>
   </main>
 </template>
 

@@ -45,7 +45,11 @@ watch(
 
 /** The focus goes with the step, so that its heading is read out: whoever opened it by a key goes on there. */
 let isFirst = true
+/** The step that stands there by now: what comes below it waits, so that it does not jump. */
+const shownStep = ref('')
+
 function arrived(): void {
+  shownStep.value = step.value
   const wasFirst = isFirst
   isFirst = false
   if (!wasFirst) focusOn(document.querySelector('.work h2'))
@@ -108,7 +112,7 @@ useKeys((key, event) => {
         <section class="work" aria-label="Work">
           <component :is="screen" v-if="screen" :rig="rig" :handle="handle" @vue:mounted="arrived" />
           <HistoryPanel v-else :rig="rig" :handle="handle" @remove="remove" @vue:mounted="arrived" />
-          <section v-if="leftovers.length > 0" class="leftovers" aria-labelledby="leftovers-title">
+          <section v-if="leftovers.length > 0 && shownStep === step" class="leftovers" aria-labelledby="leftovers-title">
             <h3 id="leftovers-title">Not done on this step, or left as it is</h3>
             <LeftoverList :rig="rig" :handle="handle" :leftovers="leftovers" />
           </section>
