@@ -197,6 +197,23 @@ describe('an order that is proven', () => {
     expect(page.find('textarea').element.value).toBe('')
   })
 
+  it('offers nothing to be kept while a newer question waits, and keeps who looked with every letter', async () => {
+    answers = () => result
+    const { page } = check()
+    await page.find('input[value="log"]').setValue(true)
+    await page.find('textarea').setValue('0,1500,1500\n20,1500,1900')
+    await rest()
+    const by = page.get<HTMLInputElement>('[aria-label="Order check: seen by"]')
+    by.element.value = 'Wre'
+    by.element.dispatchEvent(new Event('input'))
+    // Before anything is drawn again.
+    expect(localStorage.getItem('linguator.by')).toBe('Wre')
+    await page.find('textarea').setValue('0,1500,1500\n20,1500,1900\n40,1500,1100')
+    expect(page.find('[aria-label="Order check: seen by"]').exists()).toBe(false)
+    await rest()
+    expect(page.get<HTMLInputElement>('[aria-label="Order check: seen by"]').element.value).toBe('Wre')
+  })
+
   it('says what is wrong with a log', async () => {
     answers = () => new http.ApiError(422, 'not_a_number', 'Line 3, value 2: found "oops"; expected a number.', 'log')
     const { page } = check()

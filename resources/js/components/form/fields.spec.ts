@@ -1,9 +1,10 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h, ref } from 'vue'
+import { defineComponent, h, nextTick, ref } from 'vue'
 import LabelledField from './LabelledField.vue'
 import NumberField from './NumberField.vue'
 import SelectField from './SelectField.vue'
+import SuggestField from './SuggestField.vue'
 import TextField from './TextField.vue'
 import TickField from './TickField.vue'
 import { asChoices } from '@/lib/choice'
@@ -231,5 +232,34 @@ describe('what is wrong with a number', () => {
     expect(page.find(`#${field.attributes('aria-describedby') ?? 'none'}`).text()).toContain('It stays 1.')
     await field.setValue('2')
     expect(page.find('[role="alert"]').exists()).toBe(false)
+  })
+})
+
+describe('a text with what is usual', () => {
+  const OFFERS = asChoices(['arm', 'gear', 'flap'])
+  const typed = async (text: string) => {
+    const field = mount(SuggestField, { props: { modelValue: text, offers: OFFERS, 'aria-label': 'Function' } as never, attachTo: document.body })
+    await nextTick()
+    return { field, combobox: field.get('[role=combobox]') }
+  }
+
+  it('is called by its label and takes any text', async () => {
+    const { field, combobox } = await typed('')
+    expect(combobox.attributes('aria-label')).toBe('Function')
+    ;(combobox.element as HTMLInputElement).value = 'lamp'
+    await combobox.trigger('input')
+    expect(field.emitted('update:modelValue')).toEqual([['lamp']])
+    expect(field.emitted('done')).toBeUndefined()
+  })
+
+  it('goes on with Enter where nothing is picked, and says when it is given up', async () => {
+    const { field, combobox } = await typed('lamp')
+    await combobox.trigger('keydown', { key: 'Enter' })
+    expect(field.emitted('enter')).toHaveLength(1)
+    const escape = new KeyboardEvent('keydown', { key: 'Escape', bubbles: true, cancelable: true })
+    combobox.element.dispatchEvent(escape)
+    expect(field.emitted('escape')).toHaveLength(1)
+    // The browser would empty the field.
+    expect(escape.defaultPrevented).toBe(true)
   })
 })
