@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { copyOf, expect, pick, test } from './bench'
+import { copyOf, expect, expectNoSidewaysScroll, pick, test } from './bench'
 
 /** No finding of any weight, with the list that is open. */
 async function expectNothingFound(page: Page): Promise<void> {
@@ -195,4 +195,38 @@ test('a card offers what manuals call its family, and keeps what is picked or ty
   await family.fill('Reedling')
   await family.press('Escape')
   await expect(family).toHaveValue(before)
+})
+
+test('a word explained at the edge of a phone makes the page no wider', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto('/rigs/dunlin/handset')
+  await page.getByRole('button', { name: 'stick mode', exact: true }).focus()
+  await expect(page.getByRole('tooltip')).toBeVisible()
+  await expectNoSidewaysScroll(page)
+})
+
+test('a family that is being typed keeps the hand while what manuals call it is still on its way', async ({ page }) => {
+  await page.route('**/api/v1/aliases', async (route) => {
+    await new Promise((late) => setTimeout(late, 1500))
+    await route.continue()
+  })
+  await page.goto('/shelf/weft-r6')
+  const family = page.getByLabel('Family')
+  await family.fill('')
+  await page.keyboard.type('we')
+  await page.waitForResponse('**/api/v1/aliases')
+  await page.keyboard.type('ft')
+  await expect(family).toHaveValue('weft')
+  await expect(page.getByRole('option', { name: /^weft/ }).filter({ visible: true })).toHaveCount(1)
+})
+
+test('a function’s name that is none is said, and stays to be mended', async ({ page }) => {
+  await page.goto(`${await copyOf(page, 'dunlin', 'Turnstone names', 66)}/switches`)
+  const name = page.getByRole('combobox', { name: 'Another function' })
+  for (const odd of ['9 lives', 'a'.repeat(33), '<b>']) {
+    await name.fill(odd)
+    await name.press('Enter')
+    await expect(page.getByRole('alert')).toHaveText('A function has a name in small letters, 32 at most, such as flap.')
+    await expect(name).toHaveValue(odd)
+  }
 })

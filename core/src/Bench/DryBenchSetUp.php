@@ -59,6 +59,12 @@ final readonly class DryBenchSetUp implements \JsonSerializable
             return [[], $error->getMessage()];
         }
 
-        return [array_map(static fn (string $cause): \stdClass => (object) ['cause' => $cause, 'says' => Knowledge::shipped()->remedy($cause)->says ?? $cause, 'refusal' => $faults->refusal($cause)], Fault::causes()), null];
+        return [array_map(static fn (string $cause): \stdClass => (object) ['cause' => $cause, 'says' => Knowledge::shipped()->remedy($cause)->says ?? $cause, 'refusal' => self::sentence($faults->refusal($cause))], Fault::causes()), null];
+    }
+
+    /** What was said within a sentence, as one of its own. */
+    private static function sentence(?string $why): ?string
+    {
+        return $why === null ? null : ucfirst($why);
     }
 }

@@ -48,7 +48,7 @@ final class BoxLine
     {
         [$from, $to] = [$converter->input->format->name, $converter->output->format->name];
 
-        return $from !== $to ? "$from to $to" : "$from, ".($converter->output->polarity === 'flipped' ? 'turned upside down' : 'as it comes in');
+        return $from !== $to ? "$from to $to" : "$from, ".($converter->output->polarity === 'flipped' ? 'flipped' : 'as it comes in');
     }
 
     private static function outputs(Receiver $receiver): string

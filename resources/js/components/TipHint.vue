@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { onClickOutside } from '@vueuse/core'
-import { ref, useId } from 'vue'
+import { nextTick, ref, useId, watch } from 'vue'
 
 /** What explains something where it stands: by pointer, focus or tap, gone with Escape. What is explained takes `describedBy`. */
 export interface TipHintProps {
   says: string
 }
-defineProps<TipHintProps>()
+const props = defineProps<TipHintProps>()
 const emit = defineEmits<{ open: [] }>()
 
 const id = useId()
@@ -23,6 +23,18 @@ function close(event: KeyboardEvent): void {
   isOpen.value = false
 }
 onClickOutside(root, () => (isOpen.value = false))
+
+/** So far from the edge of the window. */
+const EDGE = 8
+const said = ref<HTMLElement | null>(null)
+/** How far it is moved to the left, px: the page never becomes wider by it. */
+const aside = ref(0)
+watch([isOpen, () => props.says], async () => {
+  aside.value = 0
+  await nextTick()
+  const right = said.value?.getBoundingClientRect().right ?? 0
+  aside.value = Math.max(0, right + EDGE - document.documentElement.clientWidth)
+})
 </script>
 
 <template>
@@ -37,7 +49,7 @@ onClickOutside(root, () => (isOpen.value = false))
     @keydown.esc="close"
   >
     <slot :described-by="isOpen && says ? id : undefined" />
-    <span v-if="isOpen && says" :id="id" role="tooltip" class="says">{{ says }}</span>
+    <span v-if="isOpen && says" :id="id" ref="said" role="tooltip" class="says" :style="{ left: `${-aside}px` }">{{ says }}</span>
   </span>
 </template>
 
@@ -50,7 +62,6 @@ onClickOutside(root, () => (isOpen.value = false))
   position: absolute;
   z-index: 14;
   top: calc(100% + 4px);
-  left: 0;
   width: max-content;
   max-width: min(22rem, 76vw);
   padding: 0.5rem 0.7rem;

@@ -1,4 +1,4 @@
-import { nextTick, onMounted, onUpdated, type Ref, ref, useId } from 'vue'
+import { computed, nextTick, onMounted, onUpdated, type Ref, ref, useAttrs, useId, type VNode } from 'vue'
 
 /** What a screen reader is told of a list: what it is called, and where in the page it is described; unset: the label around it names it. */
 export interface ListboxTold {
@@ -10,6 +10,15 @@ export interface ListboxTold {
 /** Where lists and months open: a place of their own, so that no page finds strangers among its parts, and one that goes by landmarks finds them. */
 export const OPEN_LISTS = 'open-lists'
 export const openLists = () => document.getElementById(OPEN_LISTS) ?? document.body
+
+/** The library's list, to be put into one that is called a list. */
+export const ListOf = ({ of }: { of: VNode }) => of
+
+/** What is told of a field, but for its names and its look: those are for the combobox within and for what stands around it. */
+export function useOwnAttrs() {
+  const attrs = useAttrs()
+  return computed(() => Object.fromEntries(Object.entries(attrs).filter(([key]) => !key.startsWith('aria-') && key !== 'class')))
+}
 
 /**
  * Mends what the component library leaves out of its select: it keeps names from its combobox, its visible list is no list to a screen reader,

@@ -36,7 +36,7 @@ final readonly class HandsetReview
         $items = [
             $this->item(self::CALIBRATION, 'Stick calibration', 'Full travel and centre, once, before any value is judged. A wrong calibration looks like every other fault.'),
             ...$this->battery(),
-            $this->item('memory', 'Model memory', $this->template(), $this->memory(), $this->memoryClash()),
+            $this->item('memory', 'Model memory', $this->template(), $this->memoryName(), $this->memoryClash()),
             $this->item('active', 'The right memory is active', 'Look at its name on the screen before changing anything, and again after saving.', $this->rig->name()),
             $this->item('receiver_number', 'Receiver number', 'The same number for identical craft on one memory; another for every other craft.', $this->number(), $this->numberClash()),
             $this->item('trims', 'Trims', $this->stabilised() ? 'Off for this craft: a stabilising controller takes a bumped trim for a stick held over.' : 'Centred, and in small steps.'),
@@ -64,11 +64,6 @@ final readonly class HandsetReview
         return $this->stabilised()
             ? 'Start from a plain or multirotor template: no mixes, trims off, the short frame period. Name it for the craft and for the path.'
             : 'Start from the template of the craft. Name it for the craft and for the path.';
-    }
-
-    private function memory(): ?string
-    {
-        return $this->memoryName();
     }
 
     private function memoryName(): ?string

@@ -111,7 +111,7 @@ final readonly class PathReview
             $neighbours->to->id(),
             $neighbours->isAir() ? CouplingKind::Air : CouplingKind::Wire,
             $joint?->via,
-            $joint === null ? 'no way to join' : $this->label($joint),
+            $joint === null ? 'no way to join' : SettingNames::way($joint->via),
             $joint === null ? '' : $this->detail($joint),
             $this->stateOf($neighbours, $findings, $toSet),
             $toSet + $findings->countOf(Severity::Fix, Severity::Stop),
@@ -136,7 +136,7 @@ final readonly class PathReview
             $best[$joint->via] = $joint === $chosen || $known === null || ($known !== $chosen && [$joint->fixes, count($joint->changes), $joint->stage->mean()] < [$known->fixes, count($known->changes), $known->stage->mean()]) ? $joint : $known;
         }
         $ways = array_map(fn (Joint $joint): CouplingWay => new CouplingWay(
-            $joint->via, $this->label($joint), round($joint->stage->mean(), 2), count($joint->changes), $joint->fixes, $joint->isAir() ? null : $joint->bringsDataBack(), $joint->via === $chosen?->via,
+            $joint->via, SettingNames::way($joint->via), round($joint->stage->mean(), 2), count($joint->changes), $joint->fixes, $joint->isAir() ? null : $joint->bringsDataBack(), $joint->via === $chosen?->via,
         ), array_values($best));
         usort($ways, static fn (CouplingWay $a, CouplingWay $b): int => [! $a->chosen, $a->fixes, $a->settings, $a->meanMs] <=> [! $b->chosen, $b->fixes, $b->settings, $b->meanMs]);
 
@@ -212,11 +212,6 @@ final readonly class PathReview
         $known = array_filter($counts, is_int(...));
 
         return count($known) < count($counts) || $known === [] ? null : max($known);
-    }
-
-    private function label(Joint $joint): string
-    {
-        return $joint->isAir() ? SettingNames::air($joint->via) : $joint->output?->format->name ?? $joint->via;
     }
 
     private function detail(Joint $joint): string

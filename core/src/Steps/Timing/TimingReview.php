@@ -90,7 +90,7 @@ final readonly class TimingReview
         foreach ($this->rig->chain()->couplings[$k]->ways ?? Ways::of([]) as $joint) {
             $isOther = $joint->via !== $chosen->via || ($joint->link['port'] ?? null) !== ($chosen->link['port'] ?? null);
             if ($isOther) {
-                $label = $joint->isAir() ? SettingNames::air($joint->via) : $joint->output->format->name ?? $joint->via;
+                $label = SettingNames::way($joint->via);
                 $ways[sprintf('%s, %g ms', $label, $joint->stage->periodMs)] = $joint->stage;
             }
         }
@@ -123,7 +123,7 @@ final readonly class TimingReview
         foreach ($this->rig->chain()->joints() as $joint) {
             $levels = $joint->isAir() ? self::levelsOnAir($joint) : $joint->output?->format->levels;
             if ($levels !== null) {
-                $stages[] = new StageLevels($joint->isAir() ? SettingNames::air($joint->via) : $joint->output->format->name ?? '', $levels);
+                $stages[] = new StageLevels(SettingNames::way($joint->via), $levels);
             }
         }
         $resolution = new Resolution($stages, 2 * $this->rig->handset()->scale()->usPer100);

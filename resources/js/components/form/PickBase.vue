@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed, ref, useAttrs, useId, type VNode } from 'vue'
-import { openLists, useListbox } from '@/composables/useListbox'
+import { computed, ref, useAttrs, useId } from 'vue'
+import { ListOf, openLists, useListbox, useOwnAttrs } from '@/composables/useListbox'
 import { useLabel } from '@/composables/useTyped'
 import { type Choice, likeness } from '@/lib/choice'
 
@@ -34,8 +34,7 @@ const chosen = computed(() =>
 const longest = computed(() =>
   props.options.reduce((widest, one) => (one.label.length > widest.length ? one.label : widest), '').slice(0, LONGEST_SHOWN),
 )
-/** Names are for the combobox within; what is left is for the field. */
-const own = computed(() => Object.fromEntries(Object.entries(attrs).filter(([key]) => !key.startsWith('aria-') && key !== 'class')))
+const own = useOwnAttrs()
 const { listId, activePlace, mark, toggled, roleOf } = useListbox(root, () => ({
   name: name.value,
   describedBy: [chosenId, attrs['aria-describedby']].filter(Boolean).join(' '),
@@ -69,7 +68,6 @@ function leave(event: KeyboardEvent): void {
   typed.value = ''
   if (one !== undefined && one.value !== props.value) emit('pick', one.value)
 }
-const ListOf = ({ of }: { of: VNode }) => of
 </script>
 
 <template>

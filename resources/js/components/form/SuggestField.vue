@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed, ref, useAttrs, type VNode } from 'vue'
-import { openLists, useListbox } from '@/composables/useListbox'
+import { computed, ref, useAttrs } from 'vue'
+import { ListOf, openLists, useListbox, useOwnAttrs } from '@/composables/useListbox'
 import { type Choice, likeness } from '@/lib/choice'
 
 /** A text of one's own, with what is usual offered while it is typed: nothing has to be picked. */
@@ -28,8 +28,7 @@ const { listId, activePlace, mark, toggled, roleOf } = useListbox(root, () => ({
   describedBy: attrs['aria-describedby'] as string | undefined,
   isWrong: attrs['aria-invalid'] === true || attrs['aria-invalid'] === 'true',
 }))
-/** Names are for the combobox within; what is left is for the field. */
-const own = computed(() => Object.fromEntries(Object.entries(attrs).filter(([key]) => !key.startsWith('aria-') && key !== 'class')))
+const own = useOwnAttrs()
 const shown = computed(() => props.offers.filter((one) => likeness(props.modelValue, one.label) > 0))
 const rows = computed(() => shown.value.map((one, k) => ({ value: one.value, label: one.label, ...roleOf(k) })))
 
@@ -58,7 +57,6 @@ function press(event: KeyboardEvent): void {
     emit('enter')
   }
 }
-const ListOf = ({ of }: { of: VNode }) => of
 </script>
 
 <template>

@@ -13,7 +13,7 @@ export interface TextFieldProps {
   wrong?: (text: string) => string
   /** By which it is known again after a reload, where neither label nor accessible name tells it apart. */
   keepAs?: string
-  /** What is usual there, offered while it is typed. */
+  /** What is usual there, offered while it is typed; it may come later than the field. */
   offers?: readonly Choice[]
 }
 const props = defineProps<TextFieldProps>()
@@ -64,7 +64,7 @@ function escape(): void {
 
 <template>
   <SuggestField
-    v-if="offers !== undefined && offers.length > 0"
+    v-if="offers !== undefined"
     v-bind="$attrs"
     :model-value="shown"
     :offers="offers"

@@ -79,7 +79,4 @@ details ul {
   display: block;
   font-style: normal;
 }
-.why::first-letter {
-  text-transform: uppercase;
-}
 </style>

@@ -5,7 +5,7 @@ import { asChoices } from '@/lib/choice'
 import { computed, ref } from 'vue'
 import type { RigData } from '@/api/rigs'
 import type { RigHandle } from '@/composables/useRig'
-import { channelFrom, functionName, isFunctionName } from '@/lib/functionName'
+import { channelFrom, functionName, wrongFunctionName } from '@/lib/functionName'
 
 export interface FunctionListProps {
   rig: RigData
@@ -23,11 +23,7 @@ const SUGGESTED = asChoices(['aileron', 'elevator', 'throttle', 'rudder', 'flap'
 async function add(): Promise<void> {
   const name = functionName(fresh.value)
   const number = channelFrom(channel.value)
-  problem.value = !isFunctionName(name)
-    ? 'A function has a name in small letters, such as flap.'
-    : number === null
-      ? 'A channel is a whole number from 1 to 32.'
-      : ''
+  problem.value = wrongFunctionName(name) || (number === null ? 'A channel is a whole number from 1 to 32.' : '')
   if (problem.value !== '' || number === null) return
   fresh.value = channel.value = ''
   if (!(await props.handle.intend('put-function', { function: name, channel: number })) && fresh.value === '') {

@@ -5,7 +5,7 @@ import { asChoices } from '@/lib/choice'
 import WordLine from '@/components/WordLine.vue'
 import { computed, ref } from 'vue'
 import type { RigData } from '@/api/rigs'
-import { channelFrom, functionName, isFunctionName } from '@/lib/functionName'
+import { channelFrom, functionName, wrongFunctionName } from '@/lib/functionName'
 import type { RigHandle } from '@/composables/useRig'
 import FindingLine from '@/components/FindingLine.vue'
 import type { Taken } from '@/composables/useSteady'
@@ -40,11 +40,7 @@ function heldSwitch({ ask, side, us }: Taken): void {
 async function assign(name: string): Promise<void> {
   const typed = channel.value.trim()
   const number = channelFrom(typed)
-  problem.value = !isFunctionName(name)
-    ? 'A function has a name in small letters, such as gear.'
-    : typed !== '' && number === null
-      ? 'A channel is a whole number from 1 to 32.'
-      : ''
+  problem.value = wrongFunctionName(name) || (typed !== '' && number === null ? 'A channel is a whole number from 1 to 32.' : '')
   if (problem.value !== '') return
   const isTyped = name === functionName(fresh.value)
   if (isTyped) fresh.value = channel.value = ''

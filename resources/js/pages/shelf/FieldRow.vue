@@ -200,7 +200,7 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
         :keep-as="`${at}${field.key}`"
         :placeholder="field.hint ?? 'not known'"
         :inputmode="field.type === 'number' ? 'decimal' : undefined"
-        :offers="usual"
+        :offers="field.names === undefined ? undefined : usual"
       />
       <span v-if="field.unit" class="muted small unit">{{ field.unit }}</span>
     </span>
