@@ -4,7 +4,8 @@ import { BENCHES, benchOf, portOf } from './tests/browser/benches'
 export default defineConfig({
   testDir: 'tests/browser',
   outputDir: 'test-results',
-  timeout: 60_000,
+  // A whole journey takes half a minute on a quiet machine, four times as long on one whose processors are lent elsewhere.
+  timeout: 180_000,
   // A bench with one comparison of captures to make may take its time on a busy machine.
   expect: { timeout: 15_000 },
   workers: BENCHES,

@@ -1,7 +1,11 @@
 import { readFileSync } from 'node:fs'
-import AxeBuilder from '@axe-core/playwright'
+import axe, { type AxeResults, type RunOptions } from 'axe-core'
 import { expect, type Locator, type Page, test as base } from '@playwright/test'
 import { benchOf } from './benches'
+
+interface Axe {
+  run(of: Document, options: RunOptions): Promise<AxeResults>
+}
 
 /** Every page of every test: is one of its worker's own bench, asks no other host for anything, and throws no error. */
 export const test = base.extend<{ guarded: undefined }>({
@@ -27,12 +31,32 @@ export const test = base.extend<{ guarded: undefined }>({
   ],
 })
 
-/** No serious or critical finding of axe on the page as it stands; of these rules only, if any are named. */
-export async function expectAccessible(page: Page, rules: string[] = []): Promise<void> {
-  const axe = new AxeBuilder({ page })
-  const { violations } = await (rules.length > 0 ? axe.withRules(rules) : axe).analyze()
-  const serious = violations.filter((violation) => violation.impact === 'serious' || violation.impact === 'critical')
-  expect(serious.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([])
+/** What axe finds on the page as it stands, of any weight; by these rules only, if any are named. */
+export async function axeFindings(page: Page, rules: string[] = []): Promise<string[]> {
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source)
+  return page.evaluate(async (only) => {
+    const { violations } = await (window as unknown as { axe: Axe }).axe.run(document, {
+      resultTypes: ['violations'],
+      ...(only.length > 0 ? { runOnly: only } : {}),
+    })
+    return violations.map(
+      (one) => `${one.id} (${String(one.impact)}): ${one.nodes.map((node) => `${node.target.join(' ')} ${node.html.slice(0, 160)}`).join(' | ')}`,
+    )
+  }, rules)
+}
+
+/** Axe finds nothing on the page as it stands, nor a colour too faint in the other theme. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const theme = page.locator('html')
+  expect(await axeFindings(page)).toEqual([])
+  const first = await theme.getAttribute('data-theme')
+  const other = first === 'dark' ? 'light' : 'dark'
+  // Without motion: a colour on its way from one theme to the other is none.
+  await page.emulateMedia({ colorScheme: other, reducedMotion: 'reduce' })
+  // A page of its own, such as a field pack, follows the machine without saying so.
+  if (first !== null) await expect(theme).toHaveAttribute('data-theme', other)
+  expect(await axeFindings(page, ['color-contrast'])).toEqual([])
+  await page.emulateMedia({ colorScheme: first === 'dark' ? 'dark' : 'light', reducedMotion: null })
 }
 
 /** Nothing wider than the screen: the page does not scroll sideways. */
@@ -44,7 +68,6 @@ export async function expectNoSidewaysScroll(page: Page): Promise<void> {
  * A demo rig as it is delivered, under another name, so that tests disturb neither each other nor what they find. Gives its address.
  */
 export async function copyOf(page: Page, slug: string, name: string, memory?: number): Promise<string> {
-  await page.goto('/')
   const text = readFileSync(`demo/rigs/${slug}.yaml`, 'utf8').replace(/^name: .*$/m, `name: ${name}`)
   // What is set in a memory of the handset is set for every rig that shares it.
   const own = memory === undefined ? text : text.replace(/^( *memory: ).*$/m, `$1${memory}`)
@@ -53,25 +76,20 @@ export async function copyOf(page: Page, slug: string, name: string, memory?: nu
 
 /** A rig with nothing in it; its slug. */
 export async function newRig(page: Page, name: string): Promise<string> {
-  await page.goto('/')
   return (await posted<{ slug: string }>(page, '/rigs', { name, craft_kind: 'plane' })).slug
 }
 
-/** Asks the bench with the page's own token. */
-export const posted = <T>(page: Page, address: string, body: unknown) =>
-  page.evaluate(
-    async ({ address, body }) => {
-      const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '')
-      const response = await fetch(`/api/v1${address}`, {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
-        body: JSON.stringify(body),
-      })
-      if (!response.ok) throw new Error(`not taken: ${response.status} ${await response.text()}`)
-      return (await response.json()) as unknown
-    },
-    { address, body },
-  ) as Promise<T>
+/** Asks the bench as a page of it would, without one. */
+export async function posted<T>(page: Page, address: string, body: unknown): Promise<T> {
+  const token = async () => (await page.context().cookies()).find((cookie) => cookie.name.endsWith('XSRF-TOKEN'))?.value
+  if ((await token()) === undefined) await page.request.get('/')
+  const response = await page.request.post(`/api/v1${address}`, {
+    headers: { 'X-XSRF-TOKEN': decodeURIComponent((await token()) ?? '') },
+    data: body,
+  })
+  if (!response.ok()) throw new Error(`not taken: ${response.status()} ${await response.text()}`)
+  return (await response.json()) as T
+}
 
 /** Types on the keyboard until the wanted element has the focus. */
 export async function tabTo(

@@ -75,6 +75,49 @@ test('what is typed of a new rig and into a card is there again after a reload, 
   await page.evaluate(() => sessionStorage.clear())
 })
 
+test('a save whose answer a reload cut off is no conflict with itself; another tab’s is', async ({ page, context }) => {
+  await page.goto('/shelf/weft-r6')
+  const lowest = page.getByLabel('Lowest supply voltage')
+  // It arrives; its answer does not.
+  const arrived = new Promise<void>((resolve) => {
+    void page.route('**/api/v1/shelf/weft-r6', async (route) => {
+      if (route.request().method() !== 'PUT') return route.continue()
+      await route.fetch()
+      resolve()
+    })
+  })
+  await lowest.fill('4.1')
+  await lowest.press('Tab')
+  await arrived
+  await page.getByLabel('Highest supply voltage').fill('9')
+  await page.unroute('**/api/v1/shelf/weft-r6')
+  await page.reload()
+  await expect(lowest).toHaveValue('4.1')
+  await expect(page.getByText('Saved')).toBeVisible()
+  // What stood in a field that was not left says so, and goes when it is.
+  const highest = page.getByLabel('Highest supply voltage')
+  await expect(highest).toHaveValue('9')
+  await expect(highest).toHaveAccessibleDescription('Typed earlier, not kept yet.')
+  await highest.press('Tab')
+  await expect
+    .poll(async () => (await (await page.request.get('/api/v1/shelf/weft-r6.json')).json()) as unknown)
+    .toMatchObject({ supply: { min_v: 4.1, max_v: 9 } })
+  await expect(highest).toHaveAccessibleDescription('')
+  await expect(page.getByRole('button', { name: 'Keep mine' })).toHaveCount(0)
+
+  const other = await context.newPage()
+  await other.goto('/shelf/weft-r6')
+  await other.getByLabel('Lowest supply voltage').fill('4')
+  await other.getByLabel('Lowest supply voltage').press('Enter')
+  await expect(other.getByText('Saved')).toBeVisible()
+  await page.getByLabel('Highest supply voltage').fill('10')
+  await page.getByLabel('Highest supply voltage').press('Enter')
+  await page.getByRole('button', { name: 'Keep mine' }).click()
+  await expect(page.getByText('Saved')).toBeVisible()
+  await other.reload()
+  await expect(other.getByLabel('Highest supply voltage')).toHaveValue('10')
+})
+
 test('a protocol is found by what its manual calls it', async ({ page }) => {
   await page.goto('/shelf?names=family/sisal')
   const names = page.getByLabel('Names for sisal, sisal', { exact: true })

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, pick } from './bench'
+import { expect, pick, posted } from './bench'
 import { expectPrints } from './printed'
 
 const BY = 'Wren'
@@ -24,21 +24,9 @@ export class Bencher {
 
   /** Cards put on the shelf first: like one that is there, but for these keys. */
   async shelve(like: string, keys: Record<string, unknown>): Promise<void> {
-    await this.page.goto('/')
-    await this.page.evaluate(
-      async ([from, other]) => {
-        const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '')
-        const card = await (await fetch(`/api/v1/shelf/${from}.json`)).json()
-        delete card.alias
-        const response = await fetch('/api/v1/shelf/import', {
-          method: 'POST',
-          headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
-          body: JSON.stringify({ replace: true, text: JSON.stringify({ ...card, ...(other as object) }) }),
-        })
-        if (!response.ok) throw new Error(`not taken: ${response.status} ${await response.text()}`)
-      },
-      [like, keys] as const,
-    )
+    const card = (await (await this.page.request.get(`/api/v1/shelf/${like}.json`)).json()) as Record<string, unknown>
+    delete card.alias
+    await posted(this.page, '/shelf/import', { replace: true, text: JSON.stringify({ ...card, ...keys }) })
   }
 
   /** From an empty bench to the best path. */

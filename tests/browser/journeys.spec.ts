@@ -12,7 +12,7 @@ const STICKS: [string, number][] = [
 ]
 
 test.describe.configure({ timeout: 120_000 })
-test.use({ actionTimeout: 8_000 })
+test.use({ actionTimeout: 30_000 })
 
 test('a six-rotor with short ends: 144.9 % on all four, from the new rig to its sheet', async ({ page }) => {
   const bencher = new Bencher(page)

@@ -140,7 +140,9 @@ test('channel values become bytes, and a word among them is named', async ({ pag
 test('every quick tool answers from the start, and can be read by everybody', async ({ page }) => {
   test.setTimeout(120_000)
   await page.goto('/')
-  const tools = await page.getByRole('region', { name: 'Quick tools' }).getByRole('link').all()
+  const links = page.getByRole('region', { name: 'Quick tools' }).getByRole('link')
+  await links.first().waitFor()
+  const tools = await links.all()
   const addresses = await Promise.all(tools.map((tool) => tool.getAttribute('href')))
   expect(addresses.length).toBeGreaterThan(8)
   for (const to of addresses) {

@@ -1,6 +1,6 @@
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { flushPromises, mount, RouterLinkStub, type VueWrapper } from '@vue/test-utils'
-import { Select } from 'ant-design-vue'
+import { Select } from 'ant-design-vue/es'
 import { readFileSync } from 'node:fs'
 import { vi } from 'vitest'
 import { type Component, nextTick, ref } from 'vue'

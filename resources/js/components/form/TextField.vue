@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, useAttrs, useId } from 'vue'
+import { computed, ref, useAttrs, useId } from 'vue'
 import { type Save, useDraft } from '@/composables/useDraft'
 import { useTyped } from '@/composables/useTyped'
 import type { Choice } from '@/lib/choice'
@@ -25,18 +25,26 @@ const id = useId()
 const attrs = useAttrs()
 const typed = useTyped(() => props.keepAs ?? (attrs['aria-label'] as string | undefined))
 const before = typed.takeUp()
-if (before !== null && before !== props.value) {
+/** Typed before a reload and told to nobody so far: it goes once the hand leaves the field, though it changes nothing. */
+const isTakenUp = ref(before !== null && before !== props.value)
+if (before !== null && isTakenUp.value) {
   hold(before)
   typed.keep(before)
 }
 
 function input(text: string): void {
+  isTakenUp.value = false
   hold(text)
   typed.keep(text)
   problem.value = ''
 }
 
+function blur(): void {
+  if (isTakenUp.value) leave()
+}
+
 function leave(): void {
+  isTakenUp.value = false
   const text = draft.value?.value
   // Nothing was typed, or it is on its way already.
   if (text === undefined || draft.value?.isTold) return
@@ -56,10 +64,12 @@ async function send(text: string): Promise<void> {
 }
 
 function escape(): void {
+  isTakenUp.value = false
   typed.forget()
   drop()
   problem.value = ''
 }
+const isSaying = computed(() => problem.value !== '' || isTakenUp.value)
 </script>
 
 <template>
@@ -69,7 +79,7 @@ function escape(): void {
     :model-value="shown"
     :offers="offers"
     :aria-invalid="problem !== ''"
-    :aria-describedby="problem === '' ? undefined : id"
+    :aria-describedby="isSaying ? id : undefined"
     @update:model-value="input"
     @done="leave"
     @enter="leave"
@@ -82,12 +92,14 @@ function escape(): void {
     :class="{ wrong: problem !== '' }"
     :value="shown"
     :aria-invalid="problem !== ''"
-    :aria-describedby="problem === '' ? undefined : id"
+    :aria-describedby="isSaying ? id : undefined"
     autocomplete="off"
     @input="input(($event.target as HTMLInputElement).value)"
     @change="leave"
+    @blur="blur"
     @keydown.enter="($event.target as HTMLInputElement).blur()"
     @keydown.esc.stop="escape"
   />
   <small v-if="problem !== ''" :id="id" class="field-problem" role="alert">{{ problem }}</small>
+  <small v-else-if="isTakenUp" :id="id" class="field-waits">Typed earlier, not kept yet.</small>
 </template>

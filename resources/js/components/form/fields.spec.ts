@@ -48,10 +48,15 @@ describe('what stands in a field that was not left yet', () => {
     const { page: later, save, answer } = again({}, 'Where it sits')
     expect(value(box(later).element)).toBe('behind the can')
     expect(save).not.toHaveBeenCalled()
-    await box(later).trigger('change')
+    expect(later.text()).toContain('Typed earlier, not kept yet.')
+    // Left as it is, a browser tells of no change.
+    await box(later).trigger('blur')
     expect(save).toHaveBeenCalledWith('behind the can')
     answer(true)
     await flushPromises()
+    expect(later.text()).not.toContain('not kept yet')
+    await box(later).trigger('blur')
+    expect(save).toHaveBeenCalledTimes(1)
     expect(value(box(again({}, 'Where it sits').page).element)).toBe('')
   })
 
@@ -69,12 +74,14 @@ describe('what stands in a field that was not left yet', () => {
     expect(value(box(again({ keepAs: 'outputs.0.pin' }).page).element)).toBe('7')
   })
 
-  it('stays where the bench did not take it', async () => {
-    const { page, answer } = again({}, 'Note')
+  it('stays where the bench did not take it, and is not told again by passing through', async () => {
+    const { page, answer, save } = again({}, 'Note')
     await typeOn(page, 'too long')
     await box(page).trigger('change')
     answer(false)
     await flushPromises()
+    await box(page).trigger('blur')
+    expect(save).toHaveBeenCalledTimes(1)
     page.unmount()
     expect(value(box(again({}, 'Note').page).element)).toBe('too long')
   })

@@ -60,13 +60,13 @@ const timing = computed(() => props.rig.review.timing)
             </thead>
             <tbody>
               <tr v-for="other in timing.alternatives" :key="other.where + other.what">
-                <td>
+                <td class="long">
                   <b>{{ other.what }}</b>
                 </td>
-                <td class="muted">{{ other.where }}</td>
-                <td class="value" data-label="mean">{{ figure(other.ms.mean) }} ms</td>
-                <td class="value" data-label="worst">{{ figure(other.ms.worst) }} ms</td>
-                <td class="value" :class="{ faster: other.gain_ms > 0 }">
+                <td class="muted long">{{ other.where }}</td>
+                <td class="value" data-says="mean">{{ figure(other.ms.mean) }} ms</td>
+                <td class="value" data-says="worst">{{ figure(other.ms.worst) }} ms</td>
+                <td class="value" data-says="against now" :class="{ faster: other.gain_ms > 0 }">
                   {{
                     other.gain_ms > 0 ? `${figure(other.gain_ms)} ms faster` : other.gain_ms < 0 ? `${figure(-other.gain_ms)} ms slower` : 'the same'
                   }}

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import ActButton from '@/components/ActButton.vue'
 import PickField from '@/components/form/PickField.vue'
-import { useQueryClient } from '@tanstack/vue-query'
+import { hashKey, useQueryClient } from '@tanstack/vue-query'
 import { StorageSerializers, useDebounceFn, useSessionStorage } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { ApiError, deleteJson, postJson, putJson, sentenceOf } from '@/api/http'
+import { ApiError, deleteJson, getJson, postJson, putJson, sentenceOf } from '@/api/http'
 import type { Starter } from '@/api/rigs'
 import { type CardData, type CardDocument, type GearKind, KINDS, shelfQuery } from '@/api/shelf'
 import TextField from '@/components/form/TextField.vue'
@@ -33,10 +33,17 @@ const router = useRouter()
 const notice = useNotice()
 const client = useQueryClient()
 const isNew = computed(() => props.data === null)
-/** What was changed of this card and has not arrived on the shelf yet, with the revision that it was made from. */
-const unsaved = useSessionStorage<{ revision: number; card: CardDocument } | null>(`linguator.card/${props.data?.card.id ?? ''}`, null, {
-  serializer: StorageSerializers.object,
-})
+/**
+ * What was changed of this card and has not arrived on the shelf yet, with the revision that it was made from and what was sent of it
+ * without an answer so far: a reload may cut the answer off.
+ */
+const unsaved = useSessionStorage<{ revision: number; card: CardDocument; sent?: CardDocument } | null>(
+  `linguator.card/${props.data?.card.id ?? ''}`,
+  null,
+  {
+    serializer: StorageSerializers.object,
+  },
+)
 const card = ref<CardDocument>(opened())
 const revision = ref(unsaved.value?.revision ?? props.data?.revision ?? 0)
 const problem = ref('')
@@ -64,7 +71,7 @@ watch(card, (now) => {
   saved.value = ''
   if (isNew.value) localStorage.setItem(DRAFT, JSON.stringify(now))
   else {
-    unsaved.value = { revision: revision.value, card: now }
+    unsaved.value = { ...unsaved.value, revision: revision.value, card: now }
     void soon()
   }
 })
@@ -110,23 +117,35 @@ async function send(): Promise<void> {
       return
     }
     const sent = card.value
+    if (unsaved.value !== null) unsaved.value = { ...unsaved.value, sent }
     const made = await putJson<CardData>(`/shelf/${card.value.id}`, { revision: revision.value, ...body })
     revision.value = made.revision
-    if (card.value === sent) unsaved.value = null
+    unsaved.value = card.value === sent ? null : { revision: made.revision, card: card.value }
     if (asText.value !== null) card.value = made.card
     saved.value = 'Saved'
     void client.invalidateQueries({ queryKey: shelfQuery.queryKey, exact: true })
   } catch (error) {
+    const isConflict = error instanceof ApiError && error.status === 409
+    if (isConflict && (await wasSent())) return send()
     problem.value = sentenceOf(error)
-    if (error instanceof ApiError && error.status === 409) {
+    if (isConflict) {
       notice.warn(`${error.message} Your version is still here; nothing was overwritten.`, { label: 'Keep mine', run: () => void keepMine() })
     }
   }
 }
 
+/** Whether what is on the shelf now is what this page itself sent last; if so, it goes on from there. */
+async function wasSent(): Promise<boolean> {
+  const there = await thereNow().catch(() => null)
+  const isOwn = there !== null && unsaved.value?.sent !== undefined && hashKey([there.card]) === hashKey([unsaved.value.sent])
+  if (isOwn) revision.value = there.revision
+  return isOwn
+}
+
+const thereNow = () => getJson<CardData>(`/shelf/${card.value.id}`)
+
 async function keepMine(): Promise<void> {
-  const response = await fetch(`/api/v1/shelf/${card.value.id}`, { headers: { Accept: 'application/json' } })
-  revision.value = ((await response.json()) as CardData).revision
+  revision.value = (await thereNow()).revision
   await save()
 }
 

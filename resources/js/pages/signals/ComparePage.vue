@@ -80,14 +80,14 @@ const delay = computed(() => result.value?.comparison.delay_ms ?? null)
       <FindingLine v-for="finding in result.comparison.findings" :key="finding.code + finding.message" :finding="finding" />
       <p v-if="result.comparison.findings.length === 0" class="band calm">They say the same: same order, same travel, same centre, same rate.</p>
       <OverlayDrawing v-if="chosen" :compared="result" :row="chosen" />
-      <table v-if="result.comparison.channels.length > 0">
+      <table v-if="result.comparison.channels.length > 0" class="stacks">
         <thead>
           <tr>
-            <th>in the first</th>
-            <th>arrives as</th>
-            <th class="number">travel</th>
-            <th class="number">centre shifted</th>
-            <th class="number">go together</th>
+            <th scope="col">in the first</th>
+            <th scope="col">arrives as</th>
+            <th scope="col" class="number">travel</th>
+            <th scope="col" class="number">centre shifted</th>
+            <th scope="col" class="number">go together</th>
           </tr>
         </thead>
         <tbody>
@@ -95,13 +95,15 @@ const delay = computed(() => result.value?.comparison.delay_ms ?? null)
             <td>
               <ActButton kind="link" :aria-pressed="k === row" @click="row = k">channel {{ one.a }}</ActButton>
             </td>
-            <td>
+            <td data-says="arrives as">
               <b v-if="one.b !== null" class="value">{{ one.b }}</b><span v-else class="muted">not found</span>
               <span v-if="one.reversed" class="line-whole">reversed</span>
             </td>
-            <td class="value number">{{ one.scale === null ? '–' : `${figure(Math.abs(one.scale) * 100, 1)} %` }}</td>
-            <td class="value number">{{ one.offset_us === null || one.reversed ? '–' : `${figure(one.offset_us, 1)} µs` }}</td>
-            <td class="value number">{{ one.correlation === null ? '–' : figure(Math.abs(one.correlation), 3) }}</td>
+            <td class="value number" data-says="travel">{{ one.scale === null ? '–' : `${figure(Math.abs(one.scale) * 100, 1)} %` }}</td>
+            <td class="value number" data-says="centre shifted">
+              {{ one.offset_us === null || one.reversed ? '–' : `${figure(one.offset_us, 1)} µs` }}
+            </td>
+            <td class="value number" data-says="go together">{{ one.correlation === null ? '–' : figure(Math.abs(one.correlation), 3) }}</td>
           </tr>
         </tbody>
       </table>
@@ -123,8 +125,10 @@ const delay = computed(() => result.value?.comparison.delay_ms ?? null)
   font-size: 1.3rem;
   font-weight: 600;
 }
-.number {
-  text-align: right;
+@media (min-width: 861px) {
+  .number {
+    text-align: right;
+  }
 }
 .chosen {
   background: var(--wash);

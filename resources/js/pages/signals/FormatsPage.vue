@@ -140,15 +140,17 @@ async function read(file: File): Promise<void> {
         <details>
           <summary>What a card may say</summary>
           <p class="small">
-            <b>parts</b>, in the order on the wire: <span class="value">const</span> (bytes in hex), <span class="value">length</span> (to_end,
-            to_check), <span class="value">count: channels</span>, <span class="value">channels</span> (packed with bits and first lsb or msb; words
-            with order little or big and a mask; tagged with bits and in_frame), <span class="value">flags</span> (bit of failsafe, frame_lost,
-            digital_1, digital_2), <span class="value">value</span> (rssi, lost, system), <span class="value">check</span> (crc8, crc16 with poly and
-            init; sum8, sum16, complement8, complement16, carry8) <span class="value">from</span> the first byte covered.
+            <code>parts</code>, in the order on the wire: <code>const</code> (bytes in hex), <code>length</code> (<code>to_end</code>,
+            <code>to_check</code>), <code>count: channels</code>, <code>channels</code> (packed with bits and first <code>lsb</code> or
+            <code>msb</code>; words with order <code>little</code> or <code>big</code> and a mask; tagged with bits and <code>in_frame</code>),
+            <code>flags</code> (bit of <code>failsafe</code>, <code>frame_lost</code>, <code>digital_1</code>, <code>digital_2</code>),
+            <code>value</code> (<code>rssi</code>, <code>lost</code>, <code>system</code>), <code>check</code> (<code>crc8</code>,
+            <code>crc16</code> with poly and init; <code>sum8</code>, <code>sum16</code>, <code>complement8</code>, <code>complement16</code>,
+            <code>carry8</code>) <code>from</code> the first byte covered.
           </p>
           <p class="small">
-            <b>scale</b>: the count at 1500 µs, µs of one count, the largest count. <b>silence_ms</b> instead of a constant start;
-            <b>stuffing</b> with escape and xor between a constant start and end.
+            <code>scale</code>: the count at 1500 µs, µs of one count, the largest count. <code>silence_ms</code> instead of a constant start;
+            <code>stuffing</code> with <code>escape</code> and <code>xor</code> between a constant start and end.
           </p>
         </details>
       </form>
