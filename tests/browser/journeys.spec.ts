@@ -11,7 +11,7 @@ const STICKS: [string, number][] = [
   ['rudder', 4],
 ]
 
-test.describe.configure({ timeout: 120_000 })
+test.describe.configure({ timeout: 180_000 })
 test.use({ actionTimeout: 30_000 })
 
 test('a six-rotor with short ends: 144.9 % on all four, from the new rig to its sheet', async ({ page }) => {
@@ -256,6 +256,7 @@ test('long range on a cable: it goes on sending when its lead is pulled, so it i
   // The module is set to stop when its lead is silent, and its card says so.
   await bencher.shelve('longshore-lead', { id: 'longshore-lead', on_input_loss: 'stops' })
   await bencher.to('path')
+  await page.reload()
   await page.getByRole('button', { name: 'Take the edits over' }).click()
   await bencher.failsafe()
   await expect(page.getByText(/Test it with the lead pulled/)).toBeVisible()

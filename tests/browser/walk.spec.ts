@@ -68,10 +68,10 @@ async function goTo(page: Page, address: string): Promise<void> {
 }
 
 /** All that is wrong with a page, in every size and in both themes. */
-async function faults(page: Page): Promise<string[]> {
+async function faults(page: Page, hasAxe: boolean): Promise<string[]> {
   const found: string[] = []
   await page.emulateMedia({ colorScheme: 'light' })
-  found.push(...(await axeFindings(page)))
+  if (hasAxe) found.push(...(await axeFindings(page)))
   const hasLongNames = await page.evaluate((long) => document.body.innerText.includes(long), LONG)
   for (const size of SIZES) {
     await page.setViewportSize(size)
@@ -83,10 +83,11 @@ async function faults(page: Page): Promise<string[]> {
     if (!hasLongNames) found.push(...(await broken(page)).map((one) => `at ${size.width} broken: ${one}`))
   }
   found.push(...(await odd(page)))
+  if (!hasAxe) return found
   await page.emulateMedia({ colorScheme: 'dark' })
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')
   found.push(...(await axeFindings(page, ['color-contrast'])).map((one) => `in the dark ${one}`))
-  return found.map((one) => one.replaceAll(LONG, '…'))
+  return found
 }
 
 const plain = (pages: string[]) => () => Promise.resolve(pages)
@@ -158,13 +159,18 @@ const WALKS: [what: string, pages: (page: Page) => Promise<string[]>][] = [
   ],
 ]
 
+/** Made of the same parts as those that axe has seen, with other words. */
+const WITHOUT_AXE = ['dunlin', 'mudlark', 'sanderling', 'twelve boxes with the longest names']
+
 for (const [what, pages] of WALKS)
-  test(`${what}: no page is wider than its window, too small for thumb and eyes, torn, oddly said, or found wanting by axe`, async ({ page }) => {
+  test(`${what}: no page is wider than its window, too small for thumb and eyes, torn or oddly said${WITHOUT_AXE.includes(what) ? '' : ', nor has axe a finding'}`, async ({
+    page,
+  }) => {
     await page.emulateMedia({ reducedMotion: 'reduce' })
     const found: string[] = []
     for (const address of await pages(page)) {
       await goTo(page, address)
-      found.push(...(await faults(page)).map((one) => `${address}: ${one}`))
+      found.push(...(await faults(page, !WITHOUT_AXE.includes(what))).map((one) => `${address}: ${one.replaceAll(LONG, '…')}`))
     }
     expect([...new Set(found)]).toEqual([])
   })
