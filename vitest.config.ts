@@ -10,5 +10,10 @@ process.env.TZ = 'Etc/GMT-2'
 export default defineConfig({
   plugins: [vue(), components({ dirs: [], dts: false, resolvers: [AntDesignVueResolver({ importStyle: false })] })],
   resolve: { alias: { '@': fileURLToPath(new URL('./resources/js', import.meta.url)) } },
-  test: { include: ['resources/js/**/*.spec.ts'], environment: 'happy-dom', deps: { optimizer: { client: { enabled: true, include: ['ant-design-vue/es'] } } }, setupFiles: ['resources/js/testing/region.ts'] },
+  test: {
+    include: ['resources/js/**/*.spec.ts'],
+    environment: 'happy-dom',
+    deps: { optimizer: { client: { enabled: true, include: ['ant-design-vue/es'] } } },
+    setupFiles: ['resources/js/testing/region.ts'],
+  },
 })

@@ -34,10 +34,10 @@ const notice = useNotice()
 const client = useQueryClient()
 const isNew = computed(() => props.data === null)
 /**
- * What was changed of this card and has not arrived on the shelf yet, with the revision that it was made from and what was sent of it
- * without an answer so far: a reload may cut the answer off.
+ * What was changed of this card and has not arrived on the shelf yet, with the revision that it was made from and all that was sent
+ * of it without an answer so far: a reload may cut the answer off.
  */
-const unsaved = useSessionStorage<{ revision: number; card: CardDocument; sent?: CardDocument } | null>(
+const unsaved = useSessionStorage<{ revision: number; card: CardDocument; sent?: string[] } | null>(
   `linguator.card/${props.data?.card.id ?? ''}`,
   null,
   {
@@ -117,7 +117,7 @@ async function send(): Promise<void> {
       return
     }
     const sent = card.value
-    if (unsaved.value !== null) unsaved.value = { ...unsaved.value, sent }
+    if (unsaved.value !== null) unsaved.value = { ...unsaved.value, sent: [...(unsaved.value.sent ?? []), hashKey([sent])] }
     const made = await putJson<CardData>(`/shelf/${card.value.id}`, { revision: revision.value, ...body })
     revision.value = made.revision
     unsaved.value = card.value === sent ? null : { revision: made.revision, card: card.value }
@@ -134,10 +134,10 @@ async function send(): Promise<void> {
   }
 }
 
-/** Whether what is on the shelf now is what this page itself sent last; if so, it goes on from there. */
+/** Whether what is on the shelf now is what this page itself sent; if so, it goes on from there. */
 async function wasSent(): Promise<boolean> {
   const there = await thereNow().catch(() => null)
-  const isOwn = there !== null && unsaved.value?.sent !== undefined && hashKey([there.card]) === hashKey([unsaved.value.sent])
+  const isOwn = there !== null && (unsaved.value?.sent?.includes(hashKey([there.card])) ?? false)
   if (isOwn) revision.value = there.revision
   return isOwn
 }
