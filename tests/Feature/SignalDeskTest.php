@@ -143,7 +143,11 @@ it('lays two captures over one another: order, scale and delay', function () {
     expect(array_column($rows, 'b', 'a'))->toBe([1 => 3, 2 => 2, 3 => 1])
         ->and(array_column($answer->json('comparison.findings'), 'code'))->toContain('order_differs', 'scale_differs', 'rate_differs')->not->toContain('reversed')
         // 18 ms later, and a slower sender holds each value 5 ms longer on average.
-        ->and($answer->json('comparison.delay_ms'))->toEqualWithDelta(23.0, 3.0);
+        ->and($answer->json('comparison.delay_ms'))->toEqualWithDelta(23.0, 3.0)
+        // Formats are called as somebody would call them.
+        ->and($answer->json('comparison.first'))->toBe('16 × 11-bit, 420 k with CRC-8')
+        ->and($answer->json('comparison.second'))->toBe('16 × 11-bit, 100 k inverted')
+        ->and(array_column($answer->json('comparison.findings'), 'message'))->toContain('The formats differ: 16 × 11-bit, 420 k with CRC-8, then 16 × 11-bit, 100 k inverted.');
     foreach ($rows as $row) {
         expect($row['scale'])->toEqualWithDelta(0.8, 0.01);
     }

@@ -25,6 +25,18 @@ final readonly class Carrier
         return $this->card === null ? $this->shape?->name() : $this->card->reportedAs;
     }
 
+    /** As somebody would name it: "a pulse train of 8 channels"; null: no format. */
+    public function words(): ?string
+    {
+        $channels = $this->shape?->channels;
+
+        return $this->card->name ?? match (true) {
+            $this->shape === null => null,
+            $channels === null => 'a single pulse, one channel on its own wire',
+            default => "a pulse train of $channels channels",
+        };
+    }
+
     /** How its bytes stand on a wire: as they were read, else as the card says. */
     public function lineOrUsual(): ?LineSetting
     {

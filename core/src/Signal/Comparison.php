@@ -44,6 +44,8 @@ final readonly class Comparison implements \JsonSerializable
         $matches = $delay === null ? [] : $this->matches($delay);
 
         return (object) [
+            'first' => self::named($this->left),
+            'second' => self::named($this->right),
             'delay_ms' => $delay,
             'channels' => Plain::of($matches),
             'findings' => $this->findings($matches, $delay),
@@ -205,9 +207,16 @@ final readonly class Comparison implements \JsonSerializable
 
     private function format(): ?Finding
     {
-        [$left, $right] = [$this->left->carrier()->format(), $this->right->carrier()->format()];
+        if ($this->left->carrier()->format() === $this->right->carrier()->format()) {
+            return null;
+        }
 
-        return $left === $right ? null : new Finding(Code::FormatDiffers, Severity::Note, sprintf('The formats differ: %s, then %s.', $left ?? 'values', $right ?? 'values'));
+        return new Finding(Code::FormatDiffers, Severity::Note, sprintf('The formats differ: %s, then %s.', self::named($this->left), self::named($this->right)));
+    }
+
+    private static function named(Recognised|ValueLog $side): string
+    {
+        return $side->carrier()->words() ?? 'a log of values';
     }
 
     /**

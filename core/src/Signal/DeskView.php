@@ -48,16 +48,9 @@ final readonly class DeskView implements \JsonSerializable
     {
         return match (true) {
             $decoding instanceof ValueLog => sprintf('This is a log of values: %d rows of %d channels.', $decoding->tally->good, count($decoding->tally->channels->summaries())),
-            $decoding instanceof Recognised => 'This is '.self::name($decoding->carrier()).'. '.self::soundness($decoding->tally).rtrim(' '.Remark::of($decoding->tally)),
+            $decoding instanceof Recognised => 'This is '.$decoding->carrier()->words().'. '.self::soundness($decoding->tally).rtrim(' '.Remark::of($decoding->tally)),
             default => 'This is none of the formats known here.',
         };
-    }
-
-    private static function name(Carrier $carrier): string
-    {
-        $channels = $carrier->shape?->channels;
-
-        return $carrier->card->name ?? ($channels === null ? 'a single pulse, one channel on its own wire' : "a pulse train of $channels channels");
     }
 
     private static function soundness(FrameTally $tally): string

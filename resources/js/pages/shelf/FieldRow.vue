@@ -249,8 +249,16 @@ legend {
 }
 .with-unit {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 0.4rem;
+  gap: 0.15rem 0.4rem;
+}
+.with-unit :deep(.field) {
+  flex: 1 1 4rem;
+}
+/* What is said of a field stands under it and its unit. */
+.with-unit :deep(:is(.field-problem, .field-waits)) {
+  order: 1;
 }
 .several {
   display: flex;

@@ -72,7 +72,7 @@ const delay = computed(() => result.value?.comparison.delay_ms ?? null)
     <p v-if="problem" class="band stop" role="alert">{{ problem }}</p>
     <template v-if="result">
       <p class="sentence">
-        {{ result.a.answer.name ?? result.a.answer.format ?? 'values' }}, then {{ result.b.answer.name ?? result.b.answer.format ?? 'values'
+        First {{ result.comparison.first }}, then {{ result.comparison.second
         }}<template v-if="delay !== null"
           >, <span class="value">{{ figure(delay, 0) }} ms</span> later</template
         >.

@@ -14,6 +14,7 @@ const props = defineProps<OverlayDrawingProps>()
 const isNarrow = useNarrow()
 const width = useDrawnWidth(360, 1200)
 const HEIGHT = 170
+const EDGE = 26
 const shift = computed(() => props.compared.comparison.delay_ms ?? 0)
 const a = computed(() => props.compared.comparison.a.map((one) => ({ t: one.t_ms, us: one.us[props.row.a] })))
 const b = computed(() =>
@@ -26,6 +27,9 @@ const line = (points: { t: number; us: number | undefined }[]) =>
   points.flatMap((one) => (one.us === undefined || one.t < 0 ? [] : [`${x(one.t).toFixed(1)} ${y(one.us).toFixed(1)}`])).join('L')
 /** On a phone every other one. */
 const marks = computed(() => marksIn({ from: 0, to: usOf(end.value) }).filter((_, k) => !isNarrow.value || k % 2 === 0))
+
+/** Within the drawing also at its ends. */
+const anchor = (at: number) => (at < EDGE ? 'start' : at > width.value - EDGE ? 'end' : 'middle')
 
 const { list: guides } = useLandmarks()
 </script>
@@ -45,7 +49,7 @@ const { list: guides } = useLandmarks()
       <text v-for="us in guides" :key="`w${us}`" x="4" :y="y(us) - 3">{{ us }} µs</text>
       <g v-for="mark in marks" :key="mark">
         <line class="mark" :x1="x(msOf(mark))" :x2="x(msOf(mark))" :y1="HEIGHT - 20" :y2="HEIGHT - 15" />
-        <text :x="x(msOf(mark))" :y="HEIGHT - 3" text-anchor="middle">{{ timeWords(mark) }}</text>
+        <text :x="x(msOf(mark))" :y="HEIGHT - 3" :text-anchor="anchor(x(msOf(mark)))">{{ timeWords(mark) }}</text>
       </g>
     </svg>
     <figcaption class="muted small">
