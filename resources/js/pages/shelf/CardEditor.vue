@@ -270,6 +270,10 @@ header {
   align-items: end;
   margin-top: 0.4rem;
 }
+/* What is said under one field moves none beside it. */
+.grid:has(.field-problem, .field-waits) {
+  align-items: start;
+}
 .name {
   grid-column: span 2;
 }

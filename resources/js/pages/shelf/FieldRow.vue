@@ -231,6 +231,10 @@ legend {
   gap: 0.5rem 0.9rem;
   align-items: end;
 }
+/* What is said under one field moves none beside it. */
+.grid:has(.field-problem, .field-waits) {
+  align-items: start;
+}
 .one {
   display: flex;
   flex-direction: column;
