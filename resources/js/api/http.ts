@@ -19,6 +19,9 @@ export class ApiError extends Error {
   }
 }
 
+/** Somebody else has changed it since: nothing was overwritten. */
+export const isConflict = (error: unknown): error is ApiError => error instanceof ApiError && error.status === 409
+
 interface ErrorBody {
   error?: { code?: string; message?: string; path?: string; line?: number }
 }

@@ -8,7 +8,7 @@ export type Save<T> = (value: T) => Promise<boolean>
  * has taken it. An answer to something older never touches it.
  */
 export function useDraft<T>(there: () => T) {
-  const draft = shallowRef<{ value: T; isTold?: boolean } | null>(null)
+  const draft = shallowRef<{ value: T } | null>(null)
   const shown: ComputedRef<T> = computed(() => (draft.value === null ? there() : draft.value.value))
 
   function hold(value: T): void {
@@ -22,10 +22,8 @@ export function useDraft<T>(there: () => T) {
   /** Tells it, and lets go of it once it is taken, unless something newer was put in meanwhile. */
   async function tell(save: () => Promise<boolean>): Promise<boolean> {
     const mine = draft.value
-    if (mine !== null) mine.isTold = true
     const isTaken = await save()
     if (isTaken && draft.value === mine) drop()
-    if (!isTaken && mine !== null) mine.isTold = false
     return isTaken
   }
 

@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { ApiError, getJson, postJson, sentenceOf } from '@/api/http'
+import { ApiError, isConflict, getJson, postJson, sentenceOf } from '@/api/http'
 import { queries } from '@/api/queries'
 import { type Meant, type RigData, rigQuery, rigsQuery } from '@/api/rigs'
 import { useNotice } from './useNotice'
@@ -8,8 +8,6 @@ import { useReach } from './useReach'
 
 /** Something meant for a rig while the bench did not answer, with the revision that was seen then. */
 export type Waiting = Meant & { slug: string; name: string; revision: number }
-
-const CONFLICT = 409
 
 /** Survives a reload: what is typed while the server is stopped is sent when it answers again; to this bench only, whatever else is served at this address. */
 const bench = document.querySelector<HTMLMetaElement>('meta[name="bench"]')?.content ?? ''
@@ -42,7 +40,7 @@ async function sendFor(slug: string, revision: number): Promise<void> {
         useReach().went()
         return
       }
-      if (error instanceof ApiError && error.status === CONFLICT) {
+      if (isConflict(error)) {
         conflicts.value = [...new Set([...conflicts.value, slug])]
         return
       }

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, readonly, ref, toValue, watch } from 'vue'
-import { ApiError, patchJson, postJson, sentenceOf } from '@/api/http'
+import { ApiError, isConflict, patchJson, postJson, sentenceOf } from '@/api/http'
 import { type Intents, type LikePartView, type Meant, type RigData, rigQuery, rigsQuery, type Told } from '@/api/rigs'
 import { useNotice } from './useNotice'
 import { useOutbox } from './useOutbox'
@@ -13,7 +13,6 @@ export interface RigPatch {
   clear: string[]
 }
 
-const CONFLICT = 409
 /** Not reached, or busy with another write: the same request may succeed. */
 const TRANSIENT = [0, 503]
 
@@ -51,7 +50,7 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
       take(await method<RigData>(address, { revision: current.revision, ...body }))
       return true
     } catch (error) {
-      if (error instanceof ApiError && error.status === CONFLICT) {
+      if (isConflict(error)) {
         await query.refetch()
         notice.warn(`${error.message} Nothing was overwritten; what is there now is shown.`, { label: 'Make my change too', run: retry })
       } else if (later && error instanceof ApiError && error.status === 0) {

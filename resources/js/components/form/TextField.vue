@@ -25,29 +25,25 @@ const id = useId()
 const attrs = useAttrs()
 const typed = useTyped(() => props.keepAs ?? (attrs['aria-label'] as string | undefined))
 const before = typed.takeUp()
-/** Typed before a reload and told to nobody so far: it goes once the hand leaves the field, though it changes nothing. */
-const isTakenUp = ref(before !== null && before !== props.value)
-if (before !== null && isTakenUp.value) {
+/** What the hand has put in since the field was left last, now or before a reload: it goes once the field is left, and no more than once. */
+const fresh = ref<'nothing' | 'now' | 'earlier'>('nothing')
+if (before !== null && before !== props.value) {
+  fresh.value = 'earlier'
   hold(before)
   typed.keep(before)
 }
 
 function input(text: string): void {
-  isTakenUp.value = false
+  fresh.value = 'now'
   hold(text)
   typed.keep(text)
   problem.value = ''
 }
 
-function blur(): void {
-  if (isTakenUp.value) leave()
-}
-
 function leave(): void {
-  isTakenUp.value = false
   const text = draft.value?.value
-  // Nothing was typed, or it is on its way already.
-  if (text === undefined || draft.value?.isTold) return
+  if (text === undefined || fresh.value === 'nothing') return
+  fresh.value = 'nothing'
   if (text.trim() === props.value) {
     typed.forget()
     drop()
@@ -64,12 +60,12 @@ async function send(text: string): Promise<void> {
 }
 
 function escape(): void {
-  isTakenUp.value = false
+  fresh.value = 'nothing'
   typed.forget()
   drop()
   problem.value = ''
 }
-const isSaying = computed(() => problem.value !== '' || isTakenUp.value)
+const isSaying = computed(() => problem.value !== '' || fresh.value === 'earlier')
 </script>
 
 <template>
@@ -96,10 +92,10 @@ const isSaying = computed(() => problem.value !== '' || isTakenUp.value)
     autocomplete="off"
     @input="input(($event.target as HTMLInputElement).value)"
     @change="leave"
-    @blur="blur"
+    @blur="leave"
     @keydown.enter="($event.target as HTMLInputElement).blur()"
     @keydown.esc.stop="escape"
   />
   <small v-if="problem !== ''" :id="id" class="field-problem" role="alert">{{ problem }}</small>
-  <small v-else-if="isTakenUp" :id="id" class="field-waits">Typed earlier, not kept yet.</small>
+  <small v-else-if="fresh === 'earlier'" :id="id" class="field-waits">Typed earlier, not kept yet.</small>
 </template>

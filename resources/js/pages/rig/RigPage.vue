@@ -43,11 +43,11 @@ watch(
   { immediate: true },
 )
 
-/** The focus goes with the step, so that its heading is read out: whoever opened it by a key goes on there. */
 let isFirst = true
 /** The step that stands there by now: what comes below it waits, so that it does not jump. */
 const shownStep = ref('')
 
+/** The focus goes with the step, so that its heading is read out: whoever opened it by a key goes on there. */
 function arrived(): void {
   shownStep.value = step.value
   const wasFirst = isFirst

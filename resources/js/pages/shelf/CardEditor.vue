@@ -5,7 +5,7 @@ import { hashKey, useQueryClient } from '@tanstack/vue-query'
 import { StorageSerializers, useDebounceFn, useSessionStorage } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { ApiError, deleteJson, getJson, postJson, putJson, sentenceOf } from '@/api/http'
+import { deleteJson, getJson, isConflict, postJson, putJson, sentenceOf } from '@/api/http'
 import type { Starter } from '@/api/rigs'
 import { type CardData, type CardDocument, type GearKind, KINDS, shelfQuery } from '@/api/shelf'
 import TextField from '@/components/form/TextField.vue'
@@ -40,9 +40,7 @@ const isNew = computed(() => props.data === null)
 const unsaved = useSessionStorage<{ revision: number; card: CardDocument; sent?: string[] } | null>(
   `linguator.card/${props.data?.card.id ?? ''}`,
   null,
-  {
-    serializer: StorageSerializers.object,
-  },
+  { serializer: StorageSerializers.object },
 )
 const card = ref<CardDocument>(opened())
 const revision = ref(unsaved.value?.revision ?? props.data?.revision ?? 0)
@@ -125,10 +123,9 @@ async function send(): Promise<void> {
     saved.value = 'Saved'
     void client.invalidateQueries({ queryKey: shelfQuery.queryKey, exact: true })
   } catch (error) {
-    const isConflict = error instanceof ApiError && error.status === 409
-    if (isConflict && (await wasSent())) return send()
+    if (isConflict(error) && (await wasSent())) return send()
     problem.value = sentenceOf(error)
-    if (isConflict) {
+    if (isConflict(error)) {
       notice.warn(`${error.message} Your version is still here; nothing was overwritten.`, { label: 'Keep mine', run: () => void keepMine() })
     }
   }
@@ -252,6 +249,7 @@ const aliasText = computed(() => ((getAt(card.value, 'alias') as string[] | unde
   </div>
 </template>
 
+<style scoped src="./fieldGrid.css"></style>
 <style scoped>
 .editor {
   display: grid;
@@ -264,15 +262,7 @@ header {
   align-items: baseline;
 }
 .grid {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
-  gap: 0.6rem 0.9rem;
-  align-items: end;
   margin-top: 0.4rem;
-}
-/* What is said under one field moves none beside it. */
-.grid:has(.field-problem, .field-waits) {
-  align-items: start;
 }
 .name {
   grid-column: span 2;

@@ -208,6 +208,7 @@ const asked = (entry: Entry) => (props.field.fields ?? []).filter((field) => fie
   <PinStrip v-if="field.picture === 'pins' && list.length > 0" class="strip" :labels="list.map(String)" />
 </template>
 
+<style scoped src="./fieldGrid.css"></style>
 <style scoped>
 fieldset {
   border: 0;
@@ -224,16 +225,6 @@ legend {
   border-left: 3px solid var(--line);
   padding: 0.5rem 0 0.5rem 0.8rem;
   margin: 0.3rem 0;
-}
-.grid {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
-  gap: 0.5rem 0.9rem;
-  align-items: end;
-}
-/* What is said under one field moves none beside it. */
-.grid:has(.field-problem, .field-waits) {
-  align-items: start;
 }
 .one {
   display: flex;
