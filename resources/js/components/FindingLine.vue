@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Finding } from '@/api/generated/finding'
 import FaultLink from './FaultLink.vue'
+import { WholeText } from './WholeText'
 
 export interface FindingLineProps {
   finding: Finding
@@ -15,20 +16,20 @@ const WORDS = { note: 'Note', check: 'Check', fix: 'Mend', stop: 'Stop' } as con
 <template>
   <div class="finding" :class="finding.severity">
     <p>
-      <b>{{ WORDS[finding.severity] }}.</b> {{ finding.message }}
+      <b>{{ WORDS[finding.severity] }}.</b> <WholeText :text="finding.message" />
       <FaultLink v-if="isSearched" :finding="finding.code" />
     </p>
     <dl v-if="finding.found && finding.expected">
       <div>
         <dt class="whole">found</dt>
-        <dd class="value">{{ finding.found }}</dd>
+        <dd class="value"><WholeText :text="finding.found" /></dd>
       </div>
       <div>
         <dt class="whole">expected</dt>
-        <dd class="value">{{ finding.expected }}</dd>
+        <dd class="value"><WholeText :text="finding.expected" /></dd>
       </div>
     </dl>
-    <p v-if="finding.change">{{ finding.change }}</p>
+    <p v-if="finding.change"><WholeText :text="finding.change" /></p>
     <details>
       <summary class="small">{{ finding.why ? 'why' : 'rule' }}</summary>
       <p class="muted small">

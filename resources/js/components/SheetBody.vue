@@ -2,6 +2,7 @@
 import { useTimeoutFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { SheetSection, WireView } from '@/api/rigs'
+import { WholeText } from './WholeText'
 import WireDrawing from './WireDrawing.vue'
 
 export interface SheetBodyProps {
@@ -41,7 +42,7 @@ const WORDS = { known: '', open: 'open: ', attention: 'look: ' } as const
         <dd>
           <span v-if="row.state === 'open'" class="box" aria-hidden="true"></span
           ><span v-if="WORDS[row.state]" class="sr-only">{{ WORDS[row.state] }}</span
-          >{{ row.value }}
+          ><WholeText :text="row.value" />
         </dd>
       </div>
     </dl>

@@ -93,6 +93,11 @@ const band = computed(() => ({
 .ruler.wide {
   max-width: none;
 }
+@media (max-width: 700px) {
+  .ruler {
+    max-width: none;
+  }
+}
 .number {
   font: 600 13px var(--mono);
   fill: var(--ink);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { NextAction } from '@/api/rigs'
+import { WholeText } from './WholeText'
 
 /** The verdict on a rig, in a word and a sentence: the same on the bench, in the head of a rig, at check-out and on the sheet. */
 export interface VerdictLineProps {
@@ -10,8 +11,8 @@ defineProps<VerdictLineProps>()
 
 <template>
   <span class="verdict-line" :class="next.severity"
-    ><b>{{ next.label }}.</b> {{ next.sentence }}</span
-  >
+    ><b>{{ next.label }}.</b> <WholeText :text="next.sentence"
+  /></span>
 </template>
 
 <style scoped>

@@ -1,7 +1,9 @@
-import { flushPromises } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
+import { h } from 'vue'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import * as http from '@/api/http'
 import { part } from '@/testing/bench'
+import { WholeText } from './WholeText'
 import LossWay from './LossWay.vue'
 import WordHint from './WordHint.vue'
 
@@ -58,5 +60,23 @@ describe('the way of a loss', () => {
     expect(drawn.findAll('.ahead')).toHaveLength(0)
     expect(drawn.get('.harmful').text()).toContain('Dunlin')
     vi.useRealTimers()
+  })
+})
+
+describe('a text with figures', () => {
+  const whole = (text: string) =>
+    mount(WholeText, { props: { text } })
+      .findAll('.line-whole')
+      .map((one) => one.text())
+
+  it('keeps a figure and its unit, and both ends of a range, on one line, and nothing else', () => {
+    expect(whole('The lowest throttle, 1085 µs, is not below 1060 µs.')).toEqual(['1085 µs', '1060 µs'])
+    expect(whole('Avocet, 5 V; takes 3.5–9.6 V')).toEqual(['5 V', '3.5–9.6 V'])
+    expect(whole('Memory 6 made for the new board; 2 servos by a Y lead, 3 minutes')).toEqual([])
+  })
+
+  it('says all of it', () => {
+    const text = 'every 4.00 ms, then every 14.00 ms'
+    expect(mount(() => h('p', h(WholeText, { text }))).text()).toBe(text)
   })
 })

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { around, levelPath, marksIn, moved, msOf, percentOf, placed, rateOf, secondsOf, stacked, timeWords, usOf, zoomed } from './scale'
+import { around, levelPath, marksIn, moved, msOf, percentOf, placed, rateOf, secondsOf, stacked, timeWords, usOf, wordAt, zoomed } from './scale'
 
 describe('stretches of time', () => {
   const inside = { from: 0, to: 1000 }
@@ -37,5 +37,12 @@ describe('a value on a drawing', () => {
 
   it('is told in the unit that a screen shows', () => {
     expect([usOf(1.5), msOf(1500), secondsOf(2500), rateOf(20), percentOf(0.25)]).toEqual([1500, 1.5, 2.5, 50, 25])
+  })
+})
+
+describe('a word under a drawing', () => {
+  it('stands under its place, and never hangs over an edge by more than half of itself', () => {
+    expect(wordAt(500, 1000, '1.5 s')).toBe('clamp(2.5ch + 3px, 50%, 100% - 2.5ch - 3px)')
+    expect(wordAt(0, 1000, '0')).toContain('clamp(0.5ch + 3px, 0%')
   })
 })

@@ -76,8 +76,9 @@ export function marksIn(stretch: Stretch, about = 6): number[] {
   return marks
 }
 
-/** Where a word under a drawing stands, in percent, so that none hangs over its edge. */
-export const wordAt = (x: number, width: number) => `${Math.min(97.5, Math.max(2, (x / width) * 100))}%`
+/** Where the middle of a word under a drawing stands, so that none hangs over its edge; letters are of one width. */
+export const wordAt = (x: number, width: number, word: string) =>
+  `clamp(${word.length / 2}ch + 3px, ${(x / width) * 100}%, 100% - ${word.length / 2}ch - 3px)`
 
 /** The path of a level that alternates at these times. */
 export function levelPath(edges: number[], level: 0 | 1, x: (us: number) => number, end: number, high: number, low: number): string {

@@ -55,6 +55,9 @@ const move = (k: number) => props.shown?.moves.find((one) => one.channel === k +
 </template>
 
 <style scoped>
+.lines {
+  margin-top: 0.8rem;
+}
 .line {
   display: grid;
   grid-template-columns: 1.6rem 1fr 2.4rem;

@@ -83,7 +83,7 @@ const told = (event: Event) => Number((event.target as HTMLInputElement).value)
   grid-template-columns: repeat(auto-fill, minmax(168px, 1fr));
   gap: 0.35rem 1rem;
   margin-top: 0.8rem;
-  max-width: 372px;
+  max-width: 360px;
 }
 .switch {
   font-size: 0.88rem;

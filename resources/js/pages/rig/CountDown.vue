@@ -44,7 +44,6 @@ function start(): void {
   display: inline-flex;
   gap: 0.6rem;
   align-items: center;
-  margin-left: 0.5rem;
 }
 b {
   font-size: 1.5rem;

@@ -40,7 +40,7 @@ async function add(): Promise<void> {
 
 <template>
   <div>
-    <table v-if="row.windows.length > 0" class="windows">
+    <table v-if="row.windows.length > 0" class="stacks">
       <thead>
         <tr>
           <th scope="col"><WordHint word="window" /> in the controller</th>
@@ -51,10 +51,10 @@ async function add(): Promise<void> {
       </thead>
       <tbody>
         <tr v-for="window in row.windows" :key="window.position">
-          <td>
+          <td class="long">
             <b>{{ window.name }}</b> <span :class="window.ok ? 'muted' : 'miss'">{{ window.ok ? 'fits' : 'does not fit' }}</span>
           </td>
-          <td v-for="(word, key) in EDGES" :key="key">
+          <td v-for="(word, key) in EDGES" :key="key" :data-says="`${word}, µs`">
             <NumberField
               class="edge"
               :value="window[key]"
@@ -65,7 +65,7 @@ async function add(): Promise<void> {
               maxlength="6"
             />
           </td>
-          <td class="wants">
+          <td class="wants" data-says="should hold position">
             <label v-for="level in row.levels" :key="level.position"
               ><TickField
                 :value="window.wanted.includes(level.position)"
@@ -109,9 +109,6 @@ async function add(): Promise<void> {
 </template>
 
 <style scoped>
-.windows td {
-  vertical-align: middle;
-}
 :deep(.edge) {
   width: 5.2rem;
   min-height: 32px;
@@ -140,29 +137,5 @@ async function add(): Promise<void> {
 }
 .new :deep(.field) {
   min-height: 32px;
-}
-.wants :deep(.tick-field) {
-  width: 18px;
-  height: 18px;
-  vertical-align: -4px;
-}
-@media (max-width: 700px) {
-  .windows thead {
-    display: none;
-  }
-  .windows tr {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.3rem 0.6rem;
-    border-bottom: 1px solid var(--line);
-    padding: 0.4rem 0;
-  }
-  .windows td {
-    border: 0;
-    padding: 0;
-  }
-  .windows td:first-child {
-    width: 100%;
-  }
 }
 </style>

@@ -68,7 +68,7 @@ const WORDS = { ok: 'fits', check: 'not known', fix: 'mend', stop: 'stop' } as c
               </thead>
               <tbody>
                 <tr v-for="row in wire.rows" :key="row.key">
-                  <td class="value" :data-says="wire.from_name">{{ row.from_pin }}</td>
+                  <td class="whole" :data-says="wire.from_name">{{ row.from_pin }}</td>
                   <td :data-says="wire.to_name">
                     {{ row.to_pin }}<span v-if="row.note" class="note">{{ row.note }}</span>
                   </td>

@@ -168,6 +168,7 @@ async function read(file: File): Promise<void> {
 li {
   display: flex;
   flex-wrap: wrap;
+  align-items: baseline;
   justify-content: space-between;
   gap: 0.2rem 1rem;
   padding: 0.4rem 0;

@@ -14,22 +14,20 @@ const props = defineProps<OverlayDrawingProps>()
 const isNarrow = useNarrow()
 const width = useDrawnWidth(360, 1200)
 const HEIGHT = 170
-const EDGE = 26
+/** Room for the values at the left, and for half a word of time at the right. */
+const PLOT = { left: 66, right: 26 }
 const shift = computed(() => props.compared.comparison.delay_ms ?? 0)
 const a = computed(() => props.compared.comparison.a.map((one) => ({ t: one.t_ms, us: one.us[props.row.a] })))
 const b = computed(() =>
   props.row.b === null ? [] : props.compared.comparison.b.map((one) => ({ t: back(one.t_ms, shift.value), us: one.us[props.row.b ?? 0] })),
 )
 const end = computed(() => Math.max(1, ...a.value.map((one) => one.t), ...b.value.map((one) => one.t)))
-const x = (t: number) => placed({ from: 0, to: end.value }, { from: 0, to: width.value })(t)
+const x = (t: number) => placed({ from: 0, to: end.value }, { from: PLOT.left, to: width.value - PLOT.right })(t)
 const y = placed(SHOWN_US, { from: HEIGHT - 22, to: 8 }, true)
 const line = (points: { t: number; us: number | undefined }[]) =>
   points.flatMap((one) => (one.us === undefined || one.t < 0 ? [] : [`${x(one.t).toFixed(1)} ${y(one.us).toFixed(1)}`])).join('L')
 /** On a phone every other one. */
 const marks = computed(() => marksIn({ from: 0, to: usOf(end.value) }).filter((_, k) => !isNarrow.value || k % 2 === 0))
-
-/** Within the drawing also at its ends. */
-const anchor = (at: number) => (at < EDGE ? 'start' : at > width.value - EDGE ? 'end' : 'middle')
 
 const { list: guides } = useLandmarks()
 </script>
@@ -42,14 +40,13 @@ const { list: guides } = useLandmarks()
       role="img"
       :aria-label="`Channel ${row.a} of the first capture, solid, and ${row.b === null ? 'nothing that goes with it' : `channel ${row.b}`} of the second one, dashed, moved back by ${shift} ms`"
     >
-      <line v-for="us in guides" :key="us" class="guide" x1="0" :x2="width" :y1="y(us)" :y2="y(us)" />
+      <line v-for="us in guides" :key="us" class="guide" :x1="PLOT.left" :x2="width - PLOT.right" :y1="y(us)" :y2="y(us)" />
       <path v-if="a.length > 1" class="first" :d="`M${line(a)}`" />
       <path v-if="b.length > 1" class="second" :d="`M${line(b)}`" />
-      <!-- Words last: no curve runs through them. -->
-      <text v-for="us in guides" :key="`w${us}`" x="4" :y="y(us) - 3">{{ us }} µs</text>
+      <text v-for="us in guides" :key="`w${us}`" :x="PLOT.left - 6" :y="y(us) + 4" text-anchor="end">{{ us }} µs</text>
       <g v-for="mark in marks" :key="mark">
         <line class="mark" :x1="x(msOf(mark))" :x2="x(msOf(mark))" :y1="HEIGHT - 20" :y2="HEIGHT - 15" />
-        <text :x="x(msOf(mark))" :y="HEIGHT - 3" :text-anchor="anchor(x(msOf(mark)))">{{ timeWords(mark) }}</text>
+        <text :x="x(msOf(mark))" :y="HEIGHT - 3" text-anchor="middle">{{ timeWords(mark) }}</text>
       </g>
     </svg>
     <figcaption class="muted small">

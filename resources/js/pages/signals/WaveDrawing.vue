@@ -65,7 +65,7 @@ function pick(event: MouseEvent): void {
     >
       {{ byte.hex }}<small v-if="byte.width > room.name">{{ byte.name }}</small>
     </span>
-    <span v-for="mark in marks" :key="mark" class="time value" :style="{ left: wordAt(x(mark), WIDTH) }">{{ timeWords(mark) }}</span>
+    <span v-for="mark in marks" :key="mark" class="time value" :style="{ left: wordAt(x(mark), WIDTH, timeWords(mark)) }">{{ timeWords(mark) }}</span>
   </div>
 </template>
 

@@ -85,11 +85,11 @@ const { list: guides } = useLandmarks()
       :height="one.flag === 'failsafe' ? 6 : 3"
     />
     <line v-for="(one, k) in bad" :key="`b${k}`" class="bad" :x1="one.at" :x2="one.at" y1="86" y2="98" vector-effect="non-scaling-stroke" />
-    <line v-for="mark in marks" :key="mark" class="mark" :x1="x(mark)" :x2="x(mark)" y1="98" y2="102" vector-effect="non-scaling-stroke" />
+    <line v-for="mark in marks" :key="mark" class="mark" :x1="x(mark)" :x2="x(mark)" y1="97" y2="100" vector-effect="non-scaling-stroke" />
   </svg>
   <div class="words" aria-hidden="true">
     <span v-for="us in guides" :key="us" class="guide-word value" :style="{ top: `${(y(us) / 112) * 126 - 126 - 9}px` }">{{ us }}</span>
-    <span v-for="mark in marks" :key="mark" class="time value" :style="{ left: wordAt(x(mark), WIDTH) }">{{ timeWords(mark) }}</span>
+    <span v-for="mark in marks" :key="mark" class="time value" :style="{ left: wordAt(x(mark), WIDTH, timeWords(mark)) }">{{ timeWords(mark) }}</span>
   </div>
 </template>
 
@@ -144,7 +144,7 @@ const { list: guides } = useLandmarks()
 }
 .time {
   position: absolute;
-  bottom: -2px;
+  bottom: -6px;
   transform: translateX(-50%);
   font-size: 0.78rem;
   color: var(--muted);
