@@ -21,6 +21,18 @@ final class DanceCase
         return $rows;
     }
 
+    /** The stick of a letter, which must have been found. */
+    public static function stick(\stdClass $answer, string $letter): \stdClass
+    {
+        foreach ($answer->channels as $channel) {
+            if (($channel->letter ?? null) === $letter) {
+                return $channel;
+            }
+        }
+
+        throw new \LogicException("No stick $letter was found.");
+    }
+
     /**
      * @param  \stdClass  $expected  As `out` in tests/fixtures/vectors/dance.json.
      * @param  float  $tolerance  µs

@@ -79,6 +79,19 @@ it('says what it saw so far while the dance goes on, and nothing else than at it
     expect($certain)->toBeGreaterThan(10);
 });
 
+it('takes no stick that is held at an end for its rest, however long it is held', function (int $seed, string $letter, bool $isUp, float $seconds) {
+    [$in] = DanceSimulator::of($seed, DanceSimulator::SOUND, true);
+    $before = DanceCase::stick(danced($in), $letter);
+    $last = $in->log[count($in->log) - 1];
+    for ($ms = 10.0; $ms < $seconds * 1000; $ms += 10) {
+        $us = $last->us;
+        $us[$before->channel - 1] = $before->mid + ($isUp ? $before->hi - $before->mid : $before->lo - $before->mid) * min(1.0, $ms / 200);
+        $in->log[] = (object) ['t_ms' => $last->t_ms + $ms, 'us' => $us];
+    }
+    $after = DanceCase::stick(danced($in), $letter);
+    expect(abs($after->mid - $before->mid))->toBeLessThan(2.0)->and([$after->channel, $after->reversed])->toBe([$before->channel, $before->reversed]);
+})->with([11, 23])->with(['R', 'A'])->with([true, false])->with([1.2, 2.4, 20.0]);
+
 it('is asked with what cannot be, and says where', function (array $change, string $path) {
     $in = (object) ($change + ['log' => [(object) ['t_ms' => 0, 'us' => [1500, 1500]], (object) ['t_ms' => 10, 'us' => [1500, 1500]]], 'script' => [(object) ['move' => 'rest'], (object) ['move' => 'stick', 'letter' => 'T']]]);
     expect(fn () => danced($in))->toThrow(fn (DocumentError $error) => expect($error->path)->toBe($path));

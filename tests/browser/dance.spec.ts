@@ -68,6 +68,9 @@ test('without a game controller, and at a port on which nothing listens, it is s
   await expect(page.getByRole('alert')).toContainText(/port/)
 })
 
+/** So many frames are sent by turns while nothing moves: over the air none is quite like the one before. */
+const AIR = 8
+
 interface Danced {
   log: { t_ms: number; us: number[] }[]
   prompts: { move: number; t_ms: number }[]
@@ -92,14 +95,14 @@ test('a whole dance on a port of this machine, move by move as the page asks, is
   }
   // A receiver, at its own pace.
   const receiver = await sender(20)
-  receiver.send(bytes.slice(0, 1))
+  receiver.send(bytes.slice(0, AIR), AIR)
   try {
     await takeFrom(page, 'port', receiver.port)
     await page.getByRole('button', { name: 'Begin' }).click()
     const count = page.getByText(/^\d+ of 9$/)
     for (let move = 0; move < 9; move++) {
       await expect(count).toHaveText(`${move + 1} of 9`, { timeout: 20_000 })
-      receiver.send(stretch(move, danced, bytes))
+      receiver.send(stretch(move, danced, bytes), AIR)
     }
     await expect(page.getByRole('heading', { name: 'What was found' })).toBeVisible({ timeout: 30_000 })
     await expect(page.getByText('Not certain')).toHaveCount(0)
@@ -121,13 +124,13 @@ test('a whole dance on a port of this machine, move by move as the page asks, is
       page,
       after.log.map(({ us }) => us),
     )
-    receiver.send(again.slice(0, 1))
+    receiver.send(again.slice(0, AIR), AIR)
     await takeFrom(page, 'port', receiver.port)
     await page.getByRole('button', { name: 'Begin' }).click()
     const sticks = page.getByText(/^\d+ of 6$/)
     for (let move = 0; move < 6; move++) {
       await expect(sticks).toHaveText(`${move + 1} of 6`, { timeout: 20_000 })
-      receiver.send(stretch(move, after, again))
+      receiver.send(stretch(move, after, again), AIR)
     }
     await expect(page.getByRole('heading', { name: 'What was found' })).toBeVisible({ timeout: 30_000 })
     await expect(page.getByText(/as it should be: confirmed/).first()).toBeVisible()
@@ -154,8 +157,28 @@ test('hands at the handset: a stick that was found is held right to skip, left t
     danced.log.flatMap(({ t_ms }, k) =>
       t_ms >= (danced.prompts[move]?.t_ms ?? 0) && t_ms < (danced.prompts[move + 1]?.t_ms ?? 0) ? [bytes[k] ?? Buffer.alloc(0)] : [],
     )
+  // Rudder rides on the fourth channel of this handset.
+  const RUDDER = 3
+  const rest = danced.log[danced.log.length - 1]?.us ?? []
+  const middle = rest[RUDDER] ?? 0
+  const ways = danced.log.flatMap(({ t_ms, us }) => (t_ms > (danced.prompts[2]?.t_ms ?? 0) ? [us[RUDDER] ?? 0] : []))
+  const first = ways.find((us) => Math.abs(us - middle) > 300) ?? 0
+  const [toRight, toLeft] = first > middle ? [Math.max(...ways), Math.min(...ways)] : [Math.min(...ways), Math.max(...ways)]
+  /** A little noise, as over the air. */
+  const held = (us: number) =>
+    framesOf(
+      page,
+      Array.from({ length: AIR }, (_, k) => rest.map((one, channel) => (channel === RUDDER ? us : one) + ((k + channel) % 3) * 0.7)),
+    )
+  const [right, left, partLeft, partRight, home] = [
+    await held(toRight),
+    await held(toLeft),
+    await held(middle - 400),
+    await held(middle + 400),
+    await held(middle),
+  ]
   const receiver = await sender(20)
-  receiver.send(bytes.slice(0, 1))
+  receiver.send(bytes.slice(0, AIR), AIR)
   try {
     await page.goto(`${address}/dance`)
     await takeFrom(page, 'port', receiver.port)
@@ -163,31 +186,27 @@ test('hands at the handset: a stick that was found is held right to skip, left t
     const count = page.getByText(/^\d+ of 9$/)
     for (let move = 0; move < 3; move++) {
       await expect(count).toHaveText(`${move + 1} of 9`, { timeout: 20_000 })
-      receiver.send(stretch(move))
+      receiver.send(stretch(move), AIR)
     }
     await expect(count).toHaveText('4 of 9', { timeout: 20_000 })
     await expect(page.getByText('Hold the rudder right for 1.5 s to skip this')).toBeVisible()
-    // Rudder rides on the fourth channel of this handset.
-    const rest = danced.log[danced.log.length - 1]?.us ?? []
-    const at = async (us: number) => (await framesOf(page, [rest.map((one, k) => (k === 3 ? us : one))]))[0] ?? Buffer.alloc(0)
-    const [left, right, middle] = [await at(rest[3] === undefined ? 0 : rest[3] - 400), await at((rest[3] ?? 0) + 400), await at(rest[3] ?? 0)]
-    const ends = danced.log.map(({ us }) => us[3] ?? 0)
-    const [low, high] = [await at(Math.min(...ends)), await at(Math.max(...ends))]
     // Not to its end: nothing is said by it.
-    receiver.send([...Array.from({ length: 90 }, () => left), middle])
-    await page.waitForTimeout(2600)
+    receiver.send(partLeft, AIR)
+    await page.waitForTimeout(1800)
+    receiver.send(home, AIR)
+    await page.waitForTimeout(800)
     await expect(count).toHaveText('4 of 9')
-    receiver.send([...Array.from({ length: 50 }, () => right), middle])
-    await page.waitForTimeout(1400)
+    receiver.send(partRight, AIR)
+    await page.waitForTimeout(1000)
+    receiver.send(home, AIR)
+    await page.waitForTimeout(400)
     await expect(count).toHaveText('4 of 9')
-    const ways = danced.log.flatMap(({ t_ms, us }) =>
-      t_ms > (danced.prompts[2]?.t_ms ?? 0) && Math.abs((us[3] ?? 0) - (rest[3] ?? 0)) > 300 ? [us[3] ?? 0] : [],
-    )
-    const isRightHigh = (ways[0] ?? 0) > (rest[3] ?? 0)
-    receiver.send([...Array.from({ length: 95 }, () => (isRightHigh ? high : low)), middle])
+    // As a person does: held until it is told.
+    receiver.send(right, AIR)
     await expect(page.getByText('Let go: this one is skipped.')).toBeVisible()
+    receiver.send(home, AIR)
     await expect(count).toHaveText('5 of 9')
-    receiver.send([...Array.from({ length: 260 }, () => (isRightHigh ? low : high)), middle])
+    receiver.send(left, AIR)
     await expect(page.getByText('Let go: it is asked once more.')).toBeVisible()
     await expect(page.getByRole('heading', { name: 'What was found' })).toBeVisible({ timeout: 15_000 })
     // The stick that spoke is what it was, and what was skipped is not certain.

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import { type AddressInfo, createServer, type Socket } from 'node:net'
 import { posted } from './bench'
 
-/** Something on a port of this machine that sends the same bytes again and again, and others once it is told. */
+/** Something on a port of this machine that sends what it is told, and what it was told last again and again. */
 export async function sender(pace_ms: number) {
   const sockets = new Set<Socket>()
   const server = createServer((socket) => {
@@ -12,17 +12,23 @@ export async function sender(pace_ms: number) {
   })
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
   let queue: Buffer[] = []
-  let last: Buffer | null = null
+  /** What is sent again and again: by turns, since what comes over the air is never quite the same. */
+  let kept: Buffer[] = []
+  // By the clock: a machine that wakes this late does not make what is held last longer.
+  let sent_ms = performance.now()
   const timer = setInterval(() => {
-    last = queue.shift() ?? last
-    if (last !== null) for (const socket of sockets) socket.write(last)
+    for (; sent_ms + pace_ms <= performance.now(); sent_ms += pace_ms) {
+      const next = queue.shift() ?? kept[0]
+      if (queue.length === 0) kept.push(...kept.splice(0, 1))
+      if (next !== undefined) for (const socket of sockets) socket.write(next)
+    }
   }, pace_ms)
 
   return {
     port: (server.address() as AddressInfo).port,
-    /** These in turn, and the last one of them from then on. */
-    send: (bytes: Buffer[]) => (queue = [...bytes]),
-    silence: () => ([queue, last] = [[], null]),
+    /** These in turn, and the last one, or so many, of them from then on. */
+    send: (bytes: Buffer[], again = 1) => ([queue, kept] = [[...bytes], bytes.slice(-again)]),
+    silence: () => ([queue, kept] = [[], []]),
     end: () => {
       clearInterval(timer)
       for (const socket of sockets) socket.destroy()

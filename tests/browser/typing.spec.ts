@@ -39,6 +39,8 @@ test('functions typed one after the other all arrive, once each', async ({ page 
     ['gear', '8'],
     ['camera', '9'],
     ['buzzer', '10'],
+    // Not one of the usual ones.
+    ['strobe', '13'],
   ]
   for (const [name, channel] of wanted) {
     await page.getByRole('combobox', { name: 'Function', exact: true }).pressSequentially(name ?? '', KEY)
@@ -47,6 +49,8 @@ test('functions typed one after the other all arrive, once each', async ({ page 
     await page.keyboard.press('Enter')
   }
   for (const [name] of wanted) await expect(page.getByRole('button', { name: `Remove ${name}` })).toBeVisible()
+  // The emptied field is left: nothing lies over what comes next.
+  await expect(page.getByRole('option').filter({ visible: true })).toHaveCount(0, { timeout: 50 })
   // Two at once are both gone: neither brings the other back.
   await page.getByRole('button', { name: 'Remove gear' }).click()
   await page.getByRole('button', { name: 'Remove camera' }).click()
@@ -56,6 +60,7 @@ test('functions typed one after the other all arrive, once each', async ({ page 
     { function: 'gain', channel: 7 },
     { function: 'buzzer', channel: 10 },
     { function: 'flap', channel: 12 },
+    { function: 'strobe', channel: 13 },
   ])
 })
 

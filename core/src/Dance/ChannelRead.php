@@ -28,7 +28,7 @@ final readonly class ChannelRead implements \JsonSerializable
         [$kind, $mid] = match ($move->kind) {
             MoveKind::Switch => [ChannelKind::Switch, null],
             MoveKind::Knob => [ChannelKind::Knob, $way->end->us],
-            default => [ChannelKind::Stick, $move->isThrottle() ? null : $rests->middle($line)],
+            default => [ChannelKind::Stick, $move->isThrottle() ? null : $rests->home($way)],
         };
 
         return new self($line->channel, $kind, $move, $way, $mid, $rests->noise($line));

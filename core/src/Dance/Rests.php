@@ -44,7 +44,21 @@ final readonly class Rests
     /** The median over all rests, µs. */
     public function middle(Line $line): float
     {
-        $values = array_merge(...$this->values($line));
+        return self::median($this->values($line, $line->plateaus));
+    }
+
+    /** The median over all rests in which it stood about where this way left from, µs: a stick that is held somewhere, however long, is not at rest there. */
+    public function home(Way $way): float
+    {
+        $isHome = static fn (Plateau $plateau): bool => abs($plateau->us - $way->home->us) <= $way->line->leavesUs();
+
+        return self::median($this->values($way->line, array_values(array_filter($way->line->plateaus, $isHome))));
+    }
+
+    /** @param  list<non-empty-list<float>>  $rests */
+    private static function median(array $rests): float
+    {
+        $values = array_merge(...$rests);
 
         return $values === [] ? 0.0 : Middle::of($values);
     }
@@ -53,7 +67,7 @@ final readonly class Rests
     public function noise(Line $line): float
     {
         $residuals = [];
-        foreach ($this->values($line) as $values) {
+        foreach ($this->values($line, $line->plateaus) as $values) {
             $middle = Middle::of($values);
             foreach ($values as $us) {
                 $residuals[] = $us - $middle;
@@ -80,11 +94,14 @@ final readonly class Rests
         return $step;
     }
 
-    /** @return list<non-empty-list<float>> Of each rest, where this channel stays; of all that it stays, where there is no rest. */
-    private function values(Line $line): array
+    /**
+     * @param  list<Plateau>  $plateaus  Where it stays.
+     * @return list<non-empty-list<float>> Of each rest, where this channel stays; of all that it stays, where there is no rest.
+     */
+    private function values(Line $line, array $plateaus): array
     {
         $all = [];
-        foreach ($line->plateaus as $plateau) {
+        foreach ($plateaus as $plateau) {
             foreach ($this->stretches as [$from, $to]) {
                 $values = self::between($line, $plateau, $from, $to);
                 if ($values !== []) {
@@ -95,7 +112,7 @@ final readonly class Rests
         if ($all !== []) {
             return $all;
         }
-        foreach ($line->plateaus as $plateau) {
+        foreach ($plateaus as $plateau) {
             $values = self::between($line, $plateau, -INF, INF);
             if ($values !== []) {
                 $all[] = $values;

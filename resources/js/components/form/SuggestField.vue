@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, useAttrs } from 'vue'
+import { computed, ref, useAttrs, watch } from 'vue'
 import { ListOf, openLists, useListbox, useOwnAttrs } from '@/composables/useListbox'
 import { type Choice, likeness } from '@/lib/choice'
 
@@ -22,7 +22,8 @@ const emit = defineEmits<{
 
 const attrs = useAttrs()
 const root = ref<HTMLElement | null>(null)
-const isOpen = ref(false)
+/** Somebody types or asks for what is usual. */
+const isAsked = ref(false)
 const { listId, activePlace, mark, toggled, roleOf } = useListbox(root, () => ({
   name: attrs['aria-label'] as string | undefined,
   describedBy: attrs['aria-describedby'] as string | undefined,
@@ -32,24 +33,35 @@ const own = useOwnAttrs()
 const shown = computed(() => props.offers.filter((one) => likeness(props.modelValue, one.label) > 0))
 const rows = computed(() => shown.value.map((one, k) => ({ value: one.value, label: one.label, ...roleOf(k) })))
 
+/** It is there to be seen; what is asked for may fit nothing. */
+const isShown = computed(() => isAsked.value && rows.value.length > 0)
+watch(isShown, toggled)
+
 function turn(open: boolean): void {
-  isOpen.value = open
-  toggled(open && rows.value.length > 0)
+  isAsked.value = open
 }
 
 function type(text: unknown): void {
   emit('update:modelValue', typeof text === 'string' ? text : '')
-  toggled(isOpen.value && rows.value.length > 0)
+}
+
+/**
+ * The library says a tenth of a second late that it was left, and nothing at all of a list that closes while it has nothing to show: that one would
+ * open over whatever comes next as soon as the field is emptied.
+ */
+function leave(): void {
+  turn(false)
+  emit('done')
 }
 
 /** What the keys are on is picked by Enter; where that is nothing, or what stands there already, the library is not asked: it would hold a form back. */
 function press(event: KeyboardEvent): void {
-  const isPicking = isOpen.value && shown.value[activePlace()] !== undefined && shown.value[activePlace()]?.value !== props.modelValue
+  const isPicking = isShown.value && shown.value[activePlace()] !== undefined && shown.value[activePlace()]?.value !== props.modelValue
   if (event.key === 'Escape') {
     event.stopPropagation()
     // The library's field is one of those that the browser empties by itself.
     event.preventDefault()
-    if (isOpen.value && rows.value.length > 0) turn(false)
+    if (isShown.value) turn(false)
     else emit('escape')
   } else if (event.key === 'Enter' && !isPicking) {
     event.stopPropagation()
@@ -60,12 +72,12 @@ function press(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <span ref="root" class="suggest" :class="attrs.class" @keydown.capture="press" @keydown="mark">
+  <span ref="root" class="suggest" :class="attrs.class" @keydown.capture="press" @keydown="mark" @focusout="leave">
     <a-auto-complete
       v-bind="own"
       :value="modelValue"
       :options="rows"
-      :open="isOpen && rows.length > 0"
+      :open="isShown"
       :default-active-first-option="false"
       :dropdown-match-select-width="false"
       :virtual="false"
@@ -73,7 +85,6 @@ function press(event: KeyboardEvent): void {
       popup-class-name="pick-list"
       @update:value="type"
       @select="$emit('done')"
-      @blur="$emit('done')"
       @dropdown-visible-change="turn"
     >
       <template #dropdownRender="{ menuNode }">

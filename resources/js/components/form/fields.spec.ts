@@ -269,4 +269,21 @@ describe('a text with what is usual', () => {
     // The browser would empty the field.
     expect(escape.defaultPrevented).toBe(true)
   })
+
+  it('offers nothing once it is left, also where nothing fitted what was typed and it was emptied since', async () => {
+    const { field, combobox } = await typed('')
+    const opened = () => combobox.attributes('aria-expanded')
+    await combobox.trigger('focus')
+    await typeOn(field, 'f')
+    await field.setProps({ modelValue: 'f' } as never)
+    expect(opened()).toBe('true')
+    await typeOn(field, 'rescue')
+    await field.setProps({ modelValue: 'rescue' } as never)
+    expect(opened()).toBe('false')
+    await combobox.trigger('focusout')
+    expect(field.emitted('done')).toHaveLength(1)
+    await field.setProps({ modelValue: '' } as never)
+    await nextTick()
+    expect(opened()).toBe('false')
+  })
 })
