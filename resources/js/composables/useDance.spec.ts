@@ -7,8 +7,8 @@ import { useDance } from './useDance'
 
 const moves = ['rest', 'stick', 'stick', 'stick'].map((move, k) => ({ move, says: `move ${k}` })) as unknown as DanceSetUp['moves']
 
-/** What the bench was asked, and an answer in which only the moves that were asked about are seen. */
-function bench() {
+/** What the bench was asked, and an answer in which only the moves that were asked about are seen; late by so much, with what a stick said. */
+function bench(late_ms = 0, sign: DanceShown['sign'] = null) {
   const asked: { log: Row[]; prompts: { move: number; t_ms: number }[] }[] = []
   vi.stubGlobal('fetch', (_: string, init: RequestInit) => {
     const told = JSON.parse(String(init.body)) as (typeof asked)[number]
@@ -22,8 +22,10 @@ function bench() {
       channels: [{ channel: 1 }],
       findings: [],
       lines: [],
+      sign: asked.length === 1 ? sign : null,
     } as unknown as DanceShown
-    return Promise.resolve(new Response(JSON.stringify(answer), { headers: { 'Content-Type': 'application/json' } }))
+    const response = new Response(JSON.stringify(answer), { headers: { 'Content-Type': 'application/json' } })
+    return late_ms === 0 ? Promise.resolve(response) : new Promise((resolve) => setTimeout(() => resolve(response), late_ms))
   })
   return asked
 }
@@ -35,8 +37,13 @@ describe('a dance as it goes on', () => {
     vi.unstubAllGlobals()
   })
 
-  async function danced(seconds: number) {
-    const asked = bench()
+  async function danced(
+    seconds: number,
+    late_ms = 0,
+    sign: DanceShown['sign'] = null,
+    meanwhile?: (dance: ReturnType<typeof useDance>, ms: number) => void,
+  ) {
+    const asked = bench(late_ms, sign)
     const heard: Listener[] = []
     const made: ReturnType<typeof useDance>[] = []
     mount(
@@ -58,6 +65,7 @@ describe('a dance as it goes on', () => {
     for (let ms = 0; ms < seconds * 1000; ms += 40) {
       heard[0]?.take({ t_ms: ms, us: [1500] })
       await vi.advanceTimersByTimeAsync(40)
+      meanwhile?.(dance, ms)
       first.push(dance.shown.value?.moves[1]?.state)
     }
     return { dance, asked, first }
@@ -91,5 +99,19 @@ describe('a dance as it goes on', () => {
     await dance.finish()
     expect(dance.shown.value).toBeNull()
     expect(dance.problem.value).not.toBe('')
+  })
+
+  const SKIP = { says: 'skip', from_ms: 100, to_ms: 300, is_over: true } as const
+
+  it('does what a stick said once, however late the bench answers', async () => {
+    const { dance } = await danced(2, 1100, SKIP)
+    expect(dance.prompts.value.map((one) => one.move)).toEqual([0, 1])
+  })
+
+  it('does not go on by what was said of a move that was left meanwhile', async () => {
+    const { dance } = await danced(1.9, 1100, SKIP, (dance, ms) => {
+      if (ms === 800) dance.next()
+    })
+    expect(dance.prompts.value.map((one) => one.move)).toEqual([0, 1])
   })
 })

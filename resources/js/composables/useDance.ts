@@ -126,15 +126,21 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
     )
   }
 
-  async function ask(): Promise<void> {
-    if (isAsking || kept.length < 2) return
+  /** Whether the bench has answered, and about what is asked for now: what it said of a move before is no reason to go on. */
+  async function ask(): Promise<boolean> {
+    if (isAsking || kept.length < 2) return false
     isAsking = true
-    const told = stretch()
+    const [told, asked, of] = [stretch(), prompts.value, kept]
     try {
-      shown.value = sofar = joined(await postJson<DanceShown>(`/rigs/${slug()}/dance`, { ...told, short: isShort(), known: known() }), told.prompts)
+      const answer = await postJson<DanceShown>(`/rigs/${slug()}/dance`, { ...told, short: isShort(), known: known() })
+      // To a log that was begun anew or cut meanwhile it is none.
+      if (kept !== of) return false
+      shown.value = sofar = joined(answer, told.prompts)
       problem.value = ''
+      return prompts.value === asked
     } catch (error) {
       problem.value = sentenceOf(error)
+      return false
     } finally {
       isAsking = false
     }
@@ -170,8 +176,7 @@ export function useDance(slug: () => string, moves: () => DanceSetUp['moves'], i
   }
 
   async function tick(): Promise<void> {
-    await ask()
-    if (state.value === 'on') goOn()
+    if ((await ask()) && state.value === 'on') goOn()
   }
 
   async function start(from: LiveSource, own: Prompt[] | null, notWritten: string): Promise<void> {
