@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, useAttrs, useId } from 'vue'
+import { computed, ref, useAttrs, useId, watch } from 'vue'
 import { ListOf, openLists, useListbox, useOwnAttrs } from '@/composables/useListbox'
 import { useLabel } from '@/composables/useTyped'
 import { type Choice, likeness } from '@/lib/choice'
@@ -58,15 +58,37 @@ function turn(open: boolean): void {
 
 const hasNone = computed(() => !props.options.some((one) => like(typed.value, one)))
 
+/** Typed and left before there was anything to choose from: it is meant of what comes. */
+const early = ref('')
+watch(
+  () => props.options.length,
+  () => {
+    const text = early.value
+    early.value = ''
+    if (text !== '') choose(meantBy(text)[0])
+  },
+)
+
+/** Those that may be meant by what was typed, the nearest first. */
+const meantBy = (text: string) =>
+  props.options
+    .filter((offered) => offered.isOff !== true && likeness(text, offered.label) > 0)
+    .toSorted((a, b) => likeness(text, b.label) - likeness(text, a.label))
+
+function choose(one: Choice<string | number> | undefined): void {
+  if (one !== undefined && one.value !== props.value) emit('pick', one.value)
+}
+
 /** What was typed as far as it is clear is picked by going on, as in any list of a page. */
 function leave(event: KeyboardEvent): void {
-  if (event.key !== 'Tab' || typed.value.trim() === '' || props.isMany) return
-  const meant = props.options.filter((offered) => offered.isOff !== true && like(typed.value, offered)).toSorted(nearest)
+  const text = typed.value
+  if (event.key !== 'Tab' || text.trim() === '' || props.isMany) return
+  typed.value = ''
+  if (props.options.length === 0) early.value = text
+  const meant = meantBy(text)
   // Hands are faster than a list that opens: what the keys were on before it did is none of these.
   const on = props.options[activePlace()]
-  const one = on !== undefined && meant.includes(on) ? on : meant[0]
-  typed.value = ''
-  if (one !== undefined && one.value !== props.value) emit('pick', one.value)
+  choose(on !== undefined && meant.includes(on) ? on : meant[0])
 }
 </script>
 

@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, nextTick, ref } from 'vue'
 import LabelledField from './LabelledField.vue'
 import NumberField from './NumberField.vue'
+import PickField from './PickField.vue'
 import SelectField from './SelectField.vue'
 import SuggestField from './SuggestField.vue'
 import TextField from './TextField.vue'
@@ -239,6 +240,34 @@ describe('what is wrong with a number', () => {
     expect(page.find(`#${field.attributes('aria-describedby') ?? 'none'}`).text()).toContain('It stays 1.')
     await field.setValue('2')
     expect(page.find('[role="alert"]').exists()).toBe(false)
+  })
+})
+
+describe('a list', () => {
+  const OPTIONS = asChoices(['sisal', 'hemp', 'long hemp'])
+  async function typedThenTab(options: readonly unknown[], text: string) {
+    const page = mount(PickField, { props: { modelValue: 'sisal', options, 'aria-label': 'Family' } as never, attachTo: document.body })
+    await nextTick()
+    const combobox = page.get('[role=combobox]')
+    ;(combobox.element as HTMLInputElement).value = text
+    await combobox.trigger('input')
+    await combobox.trigger('keydown', { key: 'Tab' })
+    return page
+  }
+
+  it('takes what was typed as far as it is clear, once it is left', async () => {
+    expect((await typedThenTab(OPTIONS, 'hem')).emitted('update:modelValue')).toEqual([['hemp']])
+    expect((await typedThenTab(OPTIONS, 'jute')).emitted('update:modelValue')).toBeUndefined()
+  })
+
+  it('takes what was typed and left before there was anything to choose from, once there is', async () => {
+    const page = await typedThenTab([], 'long')
+    expect(page.emitted('update:modelValue')).toBeUndefined()
+    await page.setProps({ options: OPTIONS } as never)
+    expect(page.emitted('update:modelValue')).toEqual([['long hemp']])
+    // Once: what is chosen since stays.
+    await page.setProps({ options: OPTIONS.slice(0, 2) } as never)
+    expect(page.emitted('update:modelValue')).toHaveLength(1)
   })
 })
 
