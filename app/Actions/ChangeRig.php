@@ -31,15 +31,19 @@ final readonly class ChangeRig
 
     /**
      * @param  int  $revision  The revision the change was made on.
+     * @param  string|null  $once  A name of this telling. It may be on its way twice: the second one is not done again.
      *
      * @throws Conflict if the rig has been changed since.
      * @throws DocumentError if the rig would not be sound afterwards.
      */
-    public function __invoke(Rig $rig, int $revision, RigPatch $patch, string $text, EntryKind $kind = EntryKind::Change, ?int $undoes = null): Rig
+    public function __invoke(Rig $rig, int $revision, RigPatch $patch, string $text, EntryKind $kind = EntryKind::Change, ?int $undoes = null, ?string $once = null): Rig
     {
-        return DB::transaction(function () use ($rig, $revision, $patch, $text, $kind, $undoes): Rig {
+        return DB::transaction(function () use ($rig, $revision, $patch, $text, $kind, $undoes, $once): Rig {
             $fresh = Rig::query()->findOrFail($rig->id);
             if ($fresh->revision !== $revision) {
+                if ($once !== null && $fresh->hasTaken($once)) {
+                    return $fresh;
+                }
                 throw self::conflict($fresh, $revision);
             }
             $result = $patch->apply($fresh->plain());
@@ -52,7 +56,7 @@ final readonly class ChangeRig
                 $result->after->{$place} = RigPatch::get($document->document, $place);
             }
             $change = EntryChange::of($result->before, $result->after, $result->lists);
-            self::append($fresh, self::entry($kind, $text, $change, $undoes));
+            self::append($fresh, self::entry($kind, $text, $change, $undoes), $once);
             $sharing = $fresh->sharingMemory();
             $fresh->update(Rig::columns($document) + ['revision' => $revision + 1]);
             $this->carryOver(MemorySettings::shared($change, $document->document), $sharing, "With $fresh->name: $text");
@@ -83,9 +87,9 @@ final readonly class ChangeRig
         return (object) (['at' => Moment::now(), 'kind' => $kind->value, 'text' => $text] + get_object_vars($change->told()) + ($undoes === null ? [] : ['undoes' => $undoes]));
     }
 
-    private static function append(Rig $rig, \stdClass $entry): void
+    private static function append(Rig $rig, \stdClass $entry, ?string $once = null): void
     {
-        RigEntry::query()->create(RigEntry::columns($rig, $rig->lastPosition() + 1, $entry));
+        RigEntry::query()->create(RigEntry::columns($rig, $rig->lastPosition() + 1, $entry) + ['once' => $once]);
     }
 
     private static function conflict(Rig $fresh, int $revision): Conflict

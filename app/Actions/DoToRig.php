@@ -19,14 +19,18 @@ final readonly class DoToRig
 
     /**
      * @param  int  $revision  The revision the person has seen.
+     * @param  string|null  $once  A name of this telling: told again by the same one it is not done again.
      *
      * @throws Conflict if the rig has been changed since.
      * @throws DocumentError if the rig has not what is spoken of, or would not be sound afterwards.
      */
-    public function __invoke(Rig $rig, int $revision, Intent $intent): Rig
+    public function __invoke(Rig $rig, int $revision, Intent $intent, ?string $once = null): Rig
     {
+        if ($once !== null && $rig->hasTaken($once)) {
+            return $rig;
+        }
         $deed = $intent->on($rig->rig(), new Occasion(Moment::now(), $this->shelf));
 
-        return ($this->change)($rig, $revision, $deed->patch, $deed->sentence, $deed->kind);
+        return ($this->change)($rig, $revision, $deed->patch, $deed->sentence, $deed->kind, once: $once);
     }
 }

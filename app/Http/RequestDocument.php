@@ -41,6 +41,14 @@ final readonly class RequestDocument
         return is_string($value) ? $value : throw self::wrong($key, $value, 'text');
     }
 
+    /** @throws DocumentError if it is longer than so many characters. */
+    public function shortTextOrNull(string $key, int $most): ?string
+    {
+        $text = isset($this->document->{$key}) ? $this->text($key) : null;
+
+        return $text === null || mb_strlen($text) <= $most ? $text : throw DocumentError::at($key, 'Found '.mb_strlen($text)." characters; expected at most $most.", 'too_long');
+    }
+
     public function int(string $key): int
     {
         $value = $this->get($key);

@@ -127,6 +127,12 @@ final class Rig extends Model
         return $texts;
     }
 
+    /** Whether a change that was told by this name is in its history. */
+    public function hasTaken(string $once): bool
+    {
+        return RigEntry::query()->where(['rig_id' => $this->id, 'once' => $once])->exists();
+    }
+
     /** The position of the latest change that still stands, or null. Looked for from the end, further back as long as need be. */
     public function lastStanding(): ?int
     {

@@ -18,6 +18,7 @@ use Linguator\Core\Document\KeyOrder;
  * @property int $position From 0.
  * @property string $at
  * @property string $kind
+ * @property string|null $once What it was told by, where it may be told again.
  * @property-read Rig $rig
  * @property string $entry Canonical JSON, as in the document's log.
  */

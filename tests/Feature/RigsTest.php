@@ -2,9 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Actions\ChangeRig;
+use App\Actions\Conflict;
 use App\Models\Rig;
 use App\Models\RigEntry;
 use Linguator\Core\Document\Json;
+use Linguator\Core\Rig\RigPatch;
 
 it('shows the demo bench, with what needs somebody first', function () {
     $rigs = $this->demo()->getJson('/api/v1/rigs')->assertOk()->json('rigs');
@@ -65,6 +68,34 @@ it('refuses the second of two tabs that save the same rig, and says what changed
     $answer = $this->patchJson('/api/v1/rigs/dunlin', ['revision' => $revision, 'set' => ['settings.memory' => 2], 'text' => 'Moved to memory 2'])->assertConflict();
     expect($answer->json('error.message'))->toContain('Moved to memory 9')->and($answer->json('current.revision'))->toBe($revision + 1);
     expect($this->getJson('/api/v1/rigs/dunlin')->json('document.settings.memory'))->toBe(9);
+});
+
+it('does once what is told twice by one name, whatever came between, and for one rig only', function () {
+    $this->demo();
+    $rig = fn (string $slug) => $this->getJson("/api/v1/rigs/$slug")->json();
+    $revision = $rig('dunlin')['revision'];
+    $tell = fn (string $slug, int $on, mixed $once) => $this->postJson("/api/v1/rigs/$slug/intents", ['revision' => $on, 'intent' => 'remove-function', 'told' => ['function' => 'gain'], 'once' => $once]);
+    $first = $tell('dunlin', $revision, 'first')->assertOk();
+    expect($first->json('revision'))->toBe($revision + 1);
+    // Again, as one does who heard no answer: that there is no such function any more is no reason to refuse it.
+    $tell('dunlin', $revision, 'first')->assertOk()->assertJsonPath('revision', $revision + 1)->assertJsonPath('history_total', $first->json('history_total'));
+    $this->means('dunlin', 'put-function', ['function' => 'gain', 'channel' => 7])->assertOk();
+    $tell('dunlin', $revision, 'first')->assertOk()->assertJsonPath('revision', $revision + 2);
+    expect(array_column($rig('dunlin')['document']['craft']['functions'], 'function'))->toContain('gain');
+    // By another name it is another change, and this one is too late.
+    $tell('dunlin', $revision, 'second')->assertStatus(409);
+    $tell('dunlin', $revision + 2, str_repeat('x', 65))->assertStatus(422)->assertJsonPath('error.path', 'once');
+    $tell('dunlin', $revision + 2, 7)->assertStatus(422)->assertJsonPath('error.path', 'once');
+    $this->postJson('/api/v1/rigs/avocet/intents', ['revision' => $rig('avocet')['revision'], 'intent' => 'put-function', 'told' => ['function' => 'lamp', 'channel' => 11], 'once' => 'first'])->assertOk();
+    expect(array_column($rig('avocet')['document']['craft']['functions'], 'function'))->toContain('lamp');
+});
+
+it('does once what is on its way twice at the same time', function () {
+    $this->demo();
+    $rig = Rig::query()->where('slug', 'dunlin')->firstOrFail();
+    $change = fn (string $once) => app(ChangeRig::class)($rig, $rig->revision, RigPatch::of(['settings.memory' => 21]), 'Memory', once: $once);
+    expect($change('first')->revision)->toBe($rig->revision + 1)->and($change('first')->revision)->toBe($rig->revision + 1);
+    expect(fn () => $change('second'))->toThrow(Conflict::class);
 });
 
 it('takes any change back, newest first or by its place, and refuses what was changed again', function () {

@@ -83,6 +83,55 @@ test('wire colours typed down a row are all kept, and none is overwritten while 
   for (const [k, colour] of colours.entries()) await expect(fields.nth(k)).toHaveValue(colour)
 })
 
+test('what is meant is done once, though the page is left before the answer: told or not told, and what stood behind it too', async ({ page }) => {
+  const address = await copyOf(page, 'dunlin', 'Curlew left')
+  const tick = page.locator('li').filter({ hasText: 'The right memory is active' }).getByRole('checkbox')
+  const once = page.getByText(/waits? for it. Nothing was overwritten/)
+  await page.goto(`${address}/handset`)
+  const before = await benchHas(page, address)
+  // It does not get there at all.
+  await page.route('**/intents', () => undefined)
+  await tick.check()
+  await page.unroute('**/intents')
+  await page.reload()
+  await expect(tick).toBeChecked()
+  await told(page, address, before, 1)
+  // It is done, and nobody hears of it.
+  let isDone = false
+  await page.route('**/intents', async (route) => {
+    await route.fetch()
+    isDone = true
+  })
+  await tick.uncheck()
+  await expect.poll(() => isDone).toBe(true)
+  await page.unroute('**/intents')
+  await page.reload()
+  await expect(tick).not.toBeChecked()
+  await expect(page.getByText('What waited is sent.')).toBeVisible()
+  await told(page, address, before, 2)
+  await expect(once).toHaveCount(0)
+
+  // Three colours, the second and third behind the first.
+  await page.goto(`${address}/wiring`)
+  await page.route('**/intents', async (route) => {
+    await route.fetch()
+  })
+  const fields = page.getByLabel(/: colour of/)
+  await fields.first().focus()
+  const colours = ['yellow', 'orange', 'brown']
+  for (const colour of colours) {
+    await page.keyboard.press('Control+A')
+    await page.keyboard.type(colour, KEY)
+    await page.keyboard.press('Tab')
+  }
+  await page.unroute('**/intents')
+  await page.reload()
+  await told(page, address, before, 2 + colours.length)
+  for (const [k, colour] of colours.entries()) await expect(fields.nth(k)).toHaveValue(colour)
+  await expect(page.getByText('Typed earlier, not kept yet.')).toHaveCount(0)
+  await expect(once).toHaveCount(0)
+})
+
 test('the edges of windows typed in turn are kept, one entry of the history each', async ({ page }) => {
   const address = await copyOf(page, 'dunlin', 'Turnstone')
   await answersLate(page)

@@ -6,19 +6,45 @@ import { type Meant, type RigData, rigQuery, rigsQuery } from '@/api/rigs'
 import { useNotice } from './useNotice'
 import { useReach } from './useReach'
 
-/** Something meant for a rig while the bench did not answer, with the revision that was seen then. */
-export type Waiting = Meant & { slug: string; name: string; revision: number }
+/** Something meant for a rig, and the name that it is told by: told again by the same one, because nobody heard the answer, it is done once. */
+export type ToldOnce = Meant & { slug: string; once: string }
+
+/** That which the bench has not answered, with the revision that was seen then. */
+export type Waiting = ToldOnce & { name: string; revision: number }
 
 /** Survives a reload: what is typed while the server is stopped is sent when it answers again; to this bench only, whatever else is served at this address. */
 const bench = document.querySelector<HTMLMetaElement>('meta[name="bench"]')?.content ?? ''
 const waiting = useLocalStorage<Waiting[]>(`linguator.outbox/${bench}`, [])
 /** Rigs that were changed meanwhile: what waits for them is sent only when somebody says so. */
 const conflicts = ref<string[]>([])
+/** Told by this page, and not answered yet. */
+const underWay = new Set<ToldOnce>()
 let isSending = false
 
-function put(one: Waiting): void {
-  waiting.value = [...waiting.value, one]
+const name = () => Array.from(crypto.getRandomValues(new Uint32Array(3)), (number) => number.toString(36)).join('-')
+
+function begin(meant: Meant, slug: string): ToldOnce {
+  const one = { ...meant, slug, once: name() }
+  underWay.add(one)
+  return one
 }
+
+const end = (one: ToldOnce) => void underWay.delete(one)
+
+/** It is sent when the bench answers again, or by the page that comes after this one. */
+function put(one: ToldOnce, rig: RigData): void {
+  if (waiting.value.some((each) => each.once === one.once)) return
+  waiting.value = [...waiting.value, { ...one, name: rig.document.name, revision: rig.revision }]
+}
+
+/** A page that is left before the answer may have told it or not. */
+function leave(): void {
+  for (const one of underWay) {
+    const rig = queries.getQueryData<RigData>(rigQuery(one.slug).queryKey)
+    if (rig !== undefined) put(one, rig)
+  }
+}
+window.addEventListener('pagehide', leave)
 
 function drop(slug: string): void {
   waiting.value = waiting.value.filter((one) => one.slug !== slug)
@@ -32,7 +58,7 @@ async function sendFor(slug: string, revision: number): Promise<void> {
   for (let one = waiting.value.find((each) => each.slug === slug); one; one = waiting.value.find((each) => each.slug === slug)) {
     const mine = one
     try {
-      const rig = await postJson<RigData>(`/rigs/${slug}/intents`, { revision: at, intent: mine.intent, told: mine.told })
+      const rig = await postJson<RigData>(`/rigs/${slug}/intents`, { revision: at, intent: mine.intent, told: mine.told, once: mine.once })
       at = rig.revision
       queries.setQueryData(rigQuery(slug).queryKey, rig)
     } catch (error) {
@@ -74,7 +100,7 @@ async function sendAllTheSame(slug: string): Promise<void> {
 }
 
 export function useOutbox() {
-  return { waiting: computed(() => waiting.value), conflicts: computed(() => conflicts.value), put, drop, sendAll, sendAllTheSame }
+  return { waiting: computed(() => waiting.value), conflicts: computed(() => conflicts.value), begin, end, put, drop, sendAll, sendAllTheSame }
 }
 
 useReach().whenBack(() => void sendAll())

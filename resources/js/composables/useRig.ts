@@ -3,7 +3,7 @@ import { computed, type MaybeRefOrGetter, readonly, ref, toValue, watch } from '
 import { ApiError, isConflict, patchJson, postJson, sentenceOf } from '@/api/http'
 import { type Intents, type LikePartView, type Meant, type RigData, rigQuery, rigsQuery, type Told } from '@/api/rigs'
 import { useNotice } from './useNotice'
-import { useOutbox } from './useOutbox'
+import { type ToldOnce, useOutbox } from './useOutbox'
 import { useReach } from './useReach'
 
 /** Places of the document as they were at another moment, brought back on purpose. */
@@ -43,7 +43,13 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
   /**
    * @param later  What is meant, where it may wait for a bench that does not answer: it is sent when it does.
    */
-  async function send(address: string, method: typeof postJson, body: Record<string, unknown>, retry: () => void, later?: Meant): Promise<boolean> {
+  async function send(
+    address: string,
+    method: typeof postJson,
+    body: Record<string, unknown>,
+    retry: () => void,
+    later: ToldOnce | null = null,
+  ): Promise<boolean> {
     const current = client.getQueryData<RigData>(rigQuery(toValue(slug)).queryKey)
     if (current === undefined) return false
     try {
@@ -54,7 +60,7 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
         await query.refetch()
         notice.warn(`${error.message} Nothing was overwritten; what is there now is shown.`, { label: 'Make my change too', run: retry })
       } else if (later && error instanceof ApiError && error.status === 0) {
-        outbox.put({ ...later, slug: current.slug, name: current.document.name, revision: current.revision })
+        outbox.put(later, current)
         reach.went()
       } else {
         notice.warn(sentenceOf(error), error instanceof ApiError && TRANSIENT.includes(error.status) ? { label: 'Try again', run: retry } : null)
@@ -79,12 +85,13 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
 
   const newest = () => client.getQueryData<RigData>(rigQuery(toValue(slug)).queryKey)?.history[0]?.entry.text ?? ''
 
-  const meant = <N extends keyof Intents>(intent: N, told: Told<N>, later?: Meant): Promise<boolean> =>
-    line(() => send(`/rigs/${toValue(slug)}/intents`, postJson, { intent, told }, () => void intend(intent, told), later))
+  const meant = <N extends keyof Intents>(intent: N, told: Told<N>, later: ToldOnce | null = null): Promise<boolean> =>
+    line(() => send(`/rigs/${toValue(slug)}/intents`, postJson, { intent, told, once: later?.once }, () => void intend(intent, told), later))
 
-  /** Tells what is meant; true: it was taken. Where the bench does not answer it waits, and is sent when it does. */
+  /** Tells what is meant; true: it was taken. Where the bench does not answer, or the page is left before it has, it waits and is sent then. */
   function intend<N extends keyof Intents>(intent: N, told: Told<N>): Promise<boolean> {
-    return meant(intent, told, { intent, told } as unknown as Meant)
+    const later = outbox.begin({ intent, told } as unknown as Meant, toValue(slug))
+    return meant(intent, told, later).finally(() => outbox.end(later))
   }
 
   function said(isKept: boolean): boolean {

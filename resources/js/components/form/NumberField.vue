@@ -39,11 +39,13 @@ function wrong(typed: string): string {
 
 const stays = () => (props.value === null ? '.' : `. It stays ${props.value}.`)
 
+const meant = (typed: string) => (typed.trim() === '' ? '' : String(number(typed)))
+
 function tell(typed: string): Promise<boolean> {
   return props.save(typed === '' ? null : number(typed))
 }
 </script>
 
 <template>
-  <TextField class="value" :value="text" :wrong="wrong" :save="tell" :inputmode="isWhole ? 'numeric' : 'decimal'" />
+  <TextField class="value" :value="text" :wrong="wrong" :meant="meant" :save="tell" :inputmode="isWhole ? 'numeric' : 'decimal'" />
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, useAttrs, useId } from 'vue'
+import { computed, ref, useAttrs, useId, watch } from 'vue'
 import { type Save, useDraft } from '@/composables/useDraft'
 import { useTyped } from '@/composables/useTyped'
 import type { Choice } from '@/lib/choice'
@@ -11,6 +11,8 @@ export interface TextFieldProps {
   save: Save<string>
   /** What is wrong with it, in words; empty: it can be meant. What cannot stays, and is marked. */
   wrong?: (text: string) => string
+  /** What is put in may speak of what stands there (three less): what it comes to, for a page that does not know whether that was taken yet. */
+  meant?: (text: string) => string
   /** By which it is known again after a reload, where neither label nor accessible name tells it apart. */
   keepAs?: string
   /** What is usual there, offered while it is typed; it may come later than the field. */
@@ -53,8 +55,17 @@ function leave(): void {
   if (problem.value === '') void send(text)
 }
 
+/** The page before this one had told it: it is kept by now. */
+watch(
+  () => props.value,
+  (value) => {
+    if (fresh.value === 'earlier' && draft.value?.value.trim() === value) escape()
+  },
+)
+
 /** What was not taken stays in the field, and is there again after a reload. */
 async function send(text: string): Promise<void> {
+  typed.keep(props.meant?.(text) ?? text)
   const isTaken = await tell(() => props.save(text.trim()))
   if (isTaken && draft.value === null) typed.forget()
 }

@@ -42,6 +42,25 @@ describe('what stands in a field that was not left yet', () => {
     return { page, ...bench }
   }
 
+  it('was told before a reload: three less is three less once, and what the bench has by then is not said to be missing', async () => {
+    const bench = slow()
+    const shown = () => mount(NumberField, { props: { value: 1500, save: bench.save, 'aria-label': 'Low end' } as never, attachTo: document.body })
+    const first = shown()
+    await typeOn(first, '-3')
+    await first.find('input').trigger('change')
+    expect(bench.save.mock.calls).toEqual([[1497]])
+    first.unmount()
+    const again = shown()
+    expect(value(box(again).element)).toBe('1497')
+    expect(again.text()).toContain('Typed earlier, not kept yet.')
+    await again.setProps({ value: 1497 } as never)
+    expect(again.text()).toBe('')
+    await box(again).trigger('change')
+    expect(bench.save).toHaveBeenCalledTimes(1)
+    again.unmount()
+    expect(value(box(shown()).element)).toBe('1500')
+  })
+
   it('is there again after a reload, and told when it is left', async () => {
     const { page } = again({}, 'Where it sits')
     await typeOn(page, 'behind the can')
