@@ -59,6 +59,13 @@ export async function expectAccessible(page: Page): Promise<void> {
   await page.emulateMedia({ colorScheme: first === 'dark' ? 'dark' : 'light', reducedMotion: null })
 }
 
+/** Does what is told to the bench, and waits until it is taken. */
+export async function kept(page: Page, act: () => Promise<void>): Promise<void> {
+  const taken = page.waitForResponse((response) => response.request().method() !== 'GET' && response.ok())
+  await act()
+  await taken
+}
+
 /** Nothing wider than the screen: the page does not scroll sideways. */
 export async function expectNoSidewaysScroll(page: Page): Promise<void> {
   expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)

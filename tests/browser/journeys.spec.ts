@@ -258,6 +258,7 @@ test('long range on a cable: it goes on sending when its lead is pulled, so it i
   await bencher.to('path')
   await page.reload()
   await page.getByRole('button', { name: 'Take the edits over' }).click()
+  await expect(page.getByRole('button', { name: 'Take the edits over' })).toBeHidden()
   await bencher.failsafe()
   await expect(page.getByText(/Test it with the lead pulled/)).toBeVisible()
   await bencher.checkOut(READY)

@@ -1,4 +1,4 @@
-import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, pick, test } from './bench'
+import { copyOf, expect, expectAccessible, expectNoSidewaysScroll, kept, pick, test } from './bench'
 
 test('a failsafe that fails its test, is mended, and passes', async ({ page }) => {
   const address = await copyOf(page, 'oystercatcher', 'Turnstone')
@@ -42,7 +42,7 @@ test('a sign-off goes stale by itself, and says why', async ({ page }) => {
   // Redo what fell, and sign again.
   await page.goto(`${address}/bind`)
   await page.getByLabel('Bind: seen by').fill('Tern')
-  await page.getByRole('button', { name: 'Bind: It does', exact: true }).click()
+  await kept(page, () => page.getByRole('button', { name: 'Bind: It does', exact: true }).click())
   await page.goto(`${address}/failsafe`)
   await page.getByRole('button', { name: 'Set it again' }).click()
   await page.getByRole('button', { name: 'It is set so' }).click()
