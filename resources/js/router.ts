@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import { queries } from './api/queries'
 import { rigQuery } from './api/rigs'
+import { cardQuery, NEW_CARD, shelfQuery } from './api/shelf'
 import BenchPage from './pages/bench/BenchPage.vue'
 
 export const router = createRouter({
@@ -45,10 +46,13 @@ export const router = createRouter({
   ],
 })
 
-// A rig is asked for while its screen's script still loads, not after it.
+// What a screen begins with is asked for while its script still loads, not after it.
 router.beforeEach((to, from) => {
-  const { slug } = to.params
+  const { slug, card } = to.params
   if (to.name === 'rig' && typeof slug === 'string' && slug !== from.params.slug) void queries.prefetchQuery(rigQuery(slug))
+  if (to.name !== 'shelf' || from.name === 'shelf') return
+  void queries.prefetchQuery(shelfQuery)
+  if (typeof card === 'string' && card !== '' && card !== NEW_CARD) void queries.prefetchQuery(cardQuery(card))
 })
 
 router.afterEach((to) => {

@@ -28,6 +28,9 @@ export const shelfQuery = queryOptions({
   queryFn: ({ signal }) => getJson<{ cards: CardListed[] }>('/shelf', signal),
 })
 
+/** Stands in the address where a card would, for one that is not there yet. */
+export const NEW_CARD = 'new-card'
+
 export const cardQuery = (id: string) =>
   queryOptions({
     queryKey: ['shelf', id] as const,

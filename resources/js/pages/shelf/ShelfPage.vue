@@ -4,14 +4,13 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { postJson, sentenceOf } from '@/api/http'
-import { type CardDocument, cardQuery, type ImportReport, KINDS, shelfQuery } from '@/api/shelf'
+import { type CardDocument, cardQuery, type ImportReport, KINDS, NEW_CARD as NEW, shelfQuery } from '@/api/shelf'
 import FileTake from '@/components/FileTake.vue'
 import { useKeys } from '@/composables/useKeys'
 import { useNotice } from '@/composables/useNotice'
 import CardEditor from './CardEditor.vue'
 import NamesPanel from './NamesPanel.vue'
 
-const NEW = 'new-card'
 const route = useRoute()
 const router = useRouter()
 const notice = useNotice()
