@@ -27,7 +27,8 @@ final readonly class DoToRig
     public function __invoke(Rig $rig, int $revision, Intent $intent, ?string $once = null): Rig
     {
         if ($once !== null && $rig->hasTaken($once)) {
-            return $rig;
+            // It may have been taken since this one was read.
+            return $rig->refresh();
         }
         $deed = $intent->on($rig->rig(), new Occasion(Moment::now(), $this->shelf));
 

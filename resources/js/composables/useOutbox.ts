@@ -19,7 +19,12 @@ const waiting = useLocalStorage<Waiting[]>(`linguator.outbox/${bench}`, [])
 const conflicts = ref<string[]>([])
 /** Told by this page, and not answered yet. */
 const underWay = new Set<ToldOnce>()
-let isSending = false
+/** Not reached, signed out, or busy: nothing is said of what was meant, and it is told again. */
+const LATER = [0, 401, 419, 503]
+/** What waits is being sent. */
+let sending: Promise<void> | null = null
+/** This page is being left: nothing of it is sent any more, so that nothing overtakes what the next one sends. */
+let isLeft = false
 
 const name = () => Array.from(crypto.getRandomValues(new Uint32Array(3)), (number) => number.toString(36)).join('-')
 
@@ -31,28 +36,34 @@ function begin(meant: Meant, slug: string): ToldOnce {
 
 const end = (one: ToldOnce) => void underWay.delete(one)
 
+/** Whether something waits for this rig that was meant before, and nobody has to decide about it: it is told first. */
+const isBehind = (slug: string) => waiting.value.some((one) => one.slug === slug) && !conflicts.value.includes(slug)
+const isWaiting = (one: ToldOnce) => waiting.value.some((each) => each.once === one.once)
+
 /** It is sent when the bench answers again, or by the page that comes after this one. */
 function put(one: ToldOnce, rig: RigData): void {
-  if (waiting.value.some((each) => each.once === one.once)) return
+  if (isWaiting(one)) return
   waiting.value = [...waiting.value, { ...one, name: rig.document.name, revision: rig.revision }]
 }
 
 /** A page that is left before the answer may have told it or not. */
 function leave(): void {
+  isLeft = true
   for (const one of underWay) {
     const rig = queries.getQueryData<RigData>(rigQuery(one.slug).queryKey)
     if (rig !== undefined) put(one, rig)
   }
 }
 window.addEventListener('pagehide', leave)
+window.addEventListener('pageshow', () => (isLeft = false))
 
 function drop(slug: string): void {
   waiting.value = waiting.value.filter((one) => one.slug !== slug)
   conflicts.value = conflicts.value.filter((one) => one !== slug)
 }
 
-/** What waits for one rig, in the sequence in which it was meant, each on the revision that the one before left. */
-async function sendFor(slug: string, revision: number): Promise<void> {
+/** What waits for one rig, in the sequence in which it was meant, each on the revision that the one before left. False: the bench does not answer. */
+async function sendFor(slug: string, revision: number): Promise<boolean> {
   const notice = useNotice()
   let at = revision
   for (let one = waiting.value.find((each) => each.slug === slug); one; one = waiting.value.find((each) => each.slug === slug)) {
@@ -62,35 +73,37 @@ async function sendFor(slug: string, revision: number): Promise<void> {
       at = rig.revision
       queries.setQueryData(rigQuery(slug).queryKey, rig)
     } catch (error) {
-      if (error instanceof ApiError && error.status === 0) {
+      if (error instanceof ApiError && LATER.includes(error.status)) {
         useReach().went()
-        return
+        return false
       }
       if (isConflict(error)) {
         conflicts.value = [...new Set([...conflicts.value, slug])]
-        return
+        return true
       }
       notice.warn(`What was meant for ${mine.name} is not taken: ${sentenceOf(error)}`)
     }
     waiting.value = waiting.value.filter((each) => JSON.stringify(each) !== JSON.stringify(mine))
   }
   conflicts.value = conflicts.value.filter((each) => each !== slug)
+  return true
+}
+
+const next = () => waiting.value.find((one) => !conflicts.value.includes(one.slug))
+
+/** Rig after rig, with what is put in meanwhile, until nothing waits but what somebody has to decide about. */
+async function sendEach(): Promise<void> {
+  const many = waiting.value.length
+  let isThere = true
+  for (let one = next(); one && isThere && !isLeft; one = next()) isThere = await sendFor(one.slug, one.revision)
+  if (waiting.value.length === 0) useNotice().say(many === 1 ? 'What waited is sent.' : `All ${many} that waited are sent.`)
+  void queries.invalidateQueries({ queryKey: rigsQuery.queryKey })
 }
 
 async function sendAll(): Promise<void> {
-  if (isSending || waiting.value.length === 0) return
-  isSending = true
-  const many = waiting.value.length
-  try {
-    for (const slug of new Set(waiting.value.map((one) => one.slug))) {
-      const first = waiting.value.find((one) => one.slug === slug)
-      if (first && !conflicts.value.includes(slug)) await sendFor(slug, first.revision)
-    }
-    if (waiting.value.length === 0) useNotice().say(many === 1 ? 'What waited is sent.' : `All ${many} that waited are sent.`)
-    void queries.invalidateQueries({ queryKey: rigsQuery.queryKey })
-  } finally {
-    isSending = false
-  }
+  if (isLeft || waiting.value.length === 0) return
+  sending ??= sendEach().finally(() => (sending = null))
+  await sending
 }
 
 /** All the same, on the rig as it is now. */
@@ -100,7 +113,18 @@ async function sendAllTheSame(slug: string): Promise<void> {
 }
 
 export function useOutbox() {
-  return { waiting: computed(() => waiting.value), conflicts: computed(() => conflicts.value), begin, end, put, drop, sendAll, sendAllTheSame }
+  return {
+    waiting: computed(() => waiting.value),
+    conflicts: computed(() => conflicts.value),
+    begin,
+    end,
+    isBehind,
+    isWaiting,
+    put,
+    drop,
+    sendAll,
+    sendAllTheSame,
+  }
 }
 
 useReach().whenBack(() => void sendAll())

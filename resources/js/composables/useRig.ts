@@ -52,6 +52,11 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
   ): Promise<boolean> {
     const current = client.getQueryData<RigData>(rigQuery(toValue(slug)).queryKey)
     if (current === undefined) return false
+    if (later && outbox.isBehind(current.slug)) {
+      outbox.put(later, current)
+      await outbox.sendAll()
+      return !outbox.isWaiting(later)
+    }
     try {
       take(await method<RigData>(address, { revision: current.revision, ...body }))
       return true
