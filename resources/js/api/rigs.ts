@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/vue-query'
+import { type QueryClient, queryOptions } from '@tanstack/vue-query'
 import type { Intents } from './generated/intents'
 import type { RigData, RigSummary } from './generated/screens'
 import { getJson } from './http'
@@ -22,6 +22,13 @@ export const rigQuery = (slug: string) =>
     queryKey: ['rig', slug] as const,
     queryFn: ({ signal }) => getJson<RigData>(`/rigs/${slug}`, signal),
   })
+
+/** A rig as the bench has just answered it: what was asked for before, and is still under way, must not replace it. */
+export async function putRig(client: QueryClient, rig: RigData): Promise<void> {
+  const { queryKey } = rigQuery(rig.slug)
+  await client.cancelQueries({ queryKey, exact: true })
+  client.setQueryData(queryKey, rig)
+}
 
 /** Rigs that come with the bench, to be run and practised on: nothing of them is ever kept. */
 export const samplesQuery = queryOptions({

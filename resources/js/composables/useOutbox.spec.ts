@@ -97,4 +97,20 @@ describe('what is meant and not answered', () => {
     expect(isWaiting(late)).toBe(false)
     expect(state.told).toEqual([{ memory: 1 }, { memory: 2 }])
   })
+
+  it('stays as it was answered, though an older answer comes later', async () => {
+    bench()
+    const { begin, put, sendAll } = await outbox()
+    const { queries } = await import('@/api/queries')
+    const { rigQuery } = await import('@/api/rigs')
+    const { queryKey } = rigQuery('dunlin')
+    let answer = () => undefined as unknown
+    const asked = queries.fetchQuery({ queryKey, queryFn: () => new Promise<RigData>((resolve) => (answer = () => resolve(rig('dunlin', 1)))) })
+    put(begin(memory(4), 'dunlin'), rig('dunlin', 1))
+    await sendAll()
+    answer()
+    await asked.catch(() => undefined)
+    await flushPromises()
+    expect(queries.getQueryData<RigData>(queryKey)?.revision).toBe(2)
+  })
 })

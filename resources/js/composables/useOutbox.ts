@@ -2,7 +2,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { ApiError, isConflict, getJson, postJson, sentenceOf } from '@/api/http'
 import { queries } from '@/api/queries'
-import { type Meant, type RigData, rigQuery, rigsQuery } from '@/api/rigs'
+import { type Meant, putRig, type RigData, rigQuery, rigsQuery } from '@/api/rigs'
 import { useNotice } from './useNotice'
 import { useReach } from './useReach'
 
@@ -71,7 +71,7 @@ async function sendFor(slug: string, revision: number): Promise<boolean> {
     try {
       const rig = await postJson<RigData>(`/rigs/${slug}/intents`, { revision: at, intent: mine.intent, told: mine.told, once: mine.once })
       at = rig.revision
-      queries.setQueryData(rigQuery(slug).queryKey, rig)
+      await putRig(queries, rig)
     } catch (error) {
       if (error instanceof ApiError && LATER.includes(error.status)) {
         useReach().went()

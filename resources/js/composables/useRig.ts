@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, readonly, ref, toValue, watch } from 'vue'
 import { ApiError, isConflict, patchJson, postJson, sentenceOf } from '@/api/http'
-import { type Intents, type LikePartView, type Meant, type RigData, rigQuery, rigsQuery, type Told } from '@/api/rigs'
+import { type Intents, type LikePartView, type Meant, putRig, type RigData, rigQuery, rigsQuery, type Told } from '@/api/rigs'
 import { useNotice } from './useNotice'
 import { type ToldOnce, useOutbox } from './useOutbox'
 import { useReach } from './useReach'
@@ -35,8 +35,8 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
     () => (keptAt.value = null),
   )
 
-  function take(data: RigData): void {
-    client.setQueryData(rigQuery(data.slug).queryKey, data)
+  async function take(data: RigData): Promise<void> {
+    await putRig(client, data)
     void client.invalidateQueries({ queryKey: rigsQuery.queryKey })
   }
 
@@ -58,7 +58,7 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
       return !outbox.isWaiting(later)
     }
     try {
-      take(await method<RigData>(address, { revision: current.revision, ...body }))
+      await take(await method<RigData>(address, { revision: current.revision, ...body }))
       return true
     } catch (error) {
       if (isConflict(error)) {
