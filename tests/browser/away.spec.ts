@@ -97,6 +97,8 @@ test.describe('a bench whose server is stopped', () => {
     )
     await page.reload()
     await expect(page.getByText('Mudlark was changed elsewhere while one change waits for it.')).toBeVisible()
+    // What waits may be answered before the rig itself is.
+    await expect(page.getByRole('heading', { name: 'History' })).toBeVisible()
     await expectAccessible(page)
     await expect(page.getByRole('listitem').filter({ hasText: 'mine from before' })).toHaveCount(0)
     await page.getByRole('button', { name: 'Make my changes too' }).click()
