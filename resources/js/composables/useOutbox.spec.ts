@@ -73,7 +73,7 @@ describe('what is meant and not answered', () => {
 
   it('waits for somebody where the rig was changed elsewhere; what cannot be meant does not wait', async () => {
     const state = bench()
-    const { begin, put, sendAll, sendAllTheSame, waiting, conflicts, isBehind } = await outbox()
+    const { begin, put, sendAll, sendAllTheSame, waiting, conflicts, isBehind, isTaken } = await outbox()
     state.revision = 7
     put(begin(memory(4), 'dunlin'), rig('dunlin', 1))
     await sendAll()
@@ -81,20 +81,23 @@ describe('what is meant and not answered', () => {
     await sendAllTheSame('dunlin')
     expect([waiting.value, conflicts.value, state.told]).toEqual([[], [], [{ memory: 4 }]])
     state.answer = 422
-    put(begin(memory(5), 'dunlin'), rig('dunlin', 8))
+    const { useNotice } = await import('./useNotice')
+    const never = begin(memory(5), 'dunlin')
+    put(never, rig('dunlin', 8))
     await sendAll()
-    expect([waiting.value, state.told]).toEqual([[], [{ memory: 4 }]])
+    expect([waiting.value, state.told, isTaken(never)]).toEqual([[], [{ memory: 4 }], false])
+    expect(useNotice().state.current?.text).toContain('is not taken')
   })
 
   it('is sent with what is put in meanwhile', async () => {
     const state = bench()
-    const { begin, put, sendAll, isWaiting } = await outbox()
+    const { begin, put, sendAll, isTaken } = await outbox()
     put(begin(memory(1), 'dunlin'), rig('dunlin', 1))
     const running = sendAll()
     const late = begin(memory(2), 'dunlin')
     put(late, rig('dunlin', 1))
     await Promise.all([running, sendAll()])
-    expect(isWaiting(late)).toBe(false)
+    expect(isTaken(late)).toBe(true)
     expect(state.told).toEqual([{ memory: 1 }, { memory: 2 }])
   })
 

@@ -21,6 +21,8 @@ const conflicts = ref<string[]>([])
 const underWay = new Set<ToldOnce>()
 /** Not reached, signed out, or busy: nothing is said of what was meant, and it is told again. */
 const LATER = [0, 401, 419, 503]
+/** What the bench would not take, by the name that it was told by. */
+const refused = new Set<string>()
 /** What waits is being sent. */
 let sending: Promise<void> | null = null
 /** This page is being left: nothing of it is sent any more, so that nothing overtakes what the next one sends. */
@@ -39,6 +41,9 @@ const end = (one: ToldOnce) => void underWay.delete(one)
 /** Whether something waits for this rig that was meant before, and nobody has to decide about it: it is told first. */
 const isBehind = (slug: string) => waiting.value.some((one) => one.slug === slug) && !conflicts.value.includes(slug)
 const isWaiting = (one: ToldOnce) => waiting.value.some((each) => each.once === one.once)
+
+/** Of something that waited: whether the bench has it. */
+const isTaken = (one: ToldOnce) => !isWaiting(one) && !refused.has(one.once)
 
 /** It is sent when the bench answers again, or by the page that comes after this one. */
 function put(one: ToldOnce, rig: RigData): void {
@@ -81,6 +86,7 @@ async function sendFor(slug: string, revision: number): Promise<boolean> {
         conflicts.value = [...new Set([...conflicts.value, slug])]
         return true
       }
+      refused.add(mine.once)
       notice.warn(`What was meant for ${mine.name} is not taken: ${sentenceOf(error)}`)
     }
     waiting.value = waiting.value.filter((each) => JSON.stringify(each) !== JSON.stringify(mine))
@@ -94,9 +100,12 @@ const next = () => waiting.value.find((one) => !conflicts.value.includes(one.slu
 /** Rig after rig, with what is put in meanwhile, until nothing waits but what somebody has to decide about. */
 async function sendEach(): Promise<void> {
   const many = waiting.value.length
+  const before = refused.size
   let isThere = true
   for (let one = next(); one && isThere && !isLeft; one = next()) isThere = await sendFor(one.slug, one.revision)
-  if (waiting.value.length === 0) useNotice().say(many === 1 ? 'What waited is sent.' : `All ${many} that waited are sent.`)
+  // What was refused is said already, and is not sent.
+  if (waiting.value.length === 0 && refused.size === before)
+    useNotice().say(many === 1 ? 'What waited is sent.' : `All ${many} that waited are sent.`)
   void queries.invalidateQueries({ queryKey: rigsQuery.queryKey })
 }
 
@@ -119,7 +128,7 @@ export function useOutbox() {
     begin,
     end,
     isBehind,
-    isWaiting,
+    isTaken,
     put,
     drop,
     sendAll,

@@ -55,7 +55,7 @@ export function useRig(slug: MaybeRefOrGetter<string>) {
     if (later && outbox.isBehind(current.slug)) {
       outbox.put(later, current)
       await outbox.sendAll()
-      return !outbox.isWaiting(later)
+      return outbox.isTaken(later)
     }
     try {
       await take(await method<RigData>(address, { revision: current.revision, ...body }))
